@@ -1,0 +1,49 @@
+package unimotus.cli;
+
+import com.fasterxml.jackson.core.JsonProcessingException;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.SerializationFeature;
+import java.io.PrintWriter;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+
+/** Where a verb's result goes: text for people, or one JSON document for programs. */
+final class Output {
+  private static final ObjectMapper MAPPER =
+      new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+
+  @Spec(Spec.Target.MIXEE)
+  private CommandSpec spec;
+
+  @Option(names = "--json", description = "Print one JSON document and nothing else.")
+  private boolean json;
+
+  boolean isJson() {
+    return json;
+  }
+
+  PrintWriter text() {
+    return spec.commandLine().getOut();
+  }
+
+  void document(Object document) {
+    try {
+      text().println(MAPPER.writeValueAsString(document));
+    } catch (JsonProcessingException e) {
+      throw new IllegalStateException("results are plain maps, lists, numbers and words", e);
+    }
+  }
+
+  /** A map in the order given; numbers that are not finite become null, as JSON has none such. */
+  static Map<String, Object> map(Object... pairs) {
+    Map<String, Object> map = new LinkedHashMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      Object value = pairs[i + 1];
+      map.put((String) pairs[i], value instanceof Double d && !Double.isFinite(d) ? null : value);
+    }
+    return map;
+  }
+}

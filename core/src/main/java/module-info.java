@@ -1,0 +1,28 @@
+/**
+ * The trade's computation: no file, socket, thread, clock or interface code.
+ *
+ * <p>Start with {@code unimotus.core.machine} (what a line is) and {@code unimotus.core.path} (the
+ * way of a number from the controller to the machine and back).
+ */
+module unimotus.core {
+  requires static transitive org.jspecify;
+  requires java.measure;
+  requires tech.units.indriya;
+
+  exports unimotus.core.analog;
+  exports unimotus.core.bench;
+  exports unimotus.core.calc;
+  exports unimotus.core.derivation;
+  exports unimotus.core.detective;
+  exports unimotus.core.discrete;
+  exports unimotus.core.finding;
+  exports unimotus.core.machine;
+  exports unimotus.core.motion;
+  exports unimotus.core.motor;
+  exports unimotus.core.path;
+  exports unimotus.core.proof;
+  exports unimotus.core.quantity;
+  exports unimotus.core.review;
+  exports unimotus.core.settings;
+  exports unimotus.core.sheet;
+}

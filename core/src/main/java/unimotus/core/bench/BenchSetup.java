@@ -1,0 +1,66 @@
+package unimotus.core.bench;
+
+import java.util.function.DoubleUnaryOperator;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.ShaftLoad;
+import unimotus.core.motor.MotorFormulas;
+import unimotus.core.path.SignalPath;
+import unimotus.core.path.Station;
+import unimotus.core.settings.EffectiveSettings;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingRole;
+
+/**
+ * What is on the bench: the drive's ramps and limits, the motor and the load.
+ *
+ * @param referenceHertz the program's number to the wanted output frequency, limits included
+ * @param maximumHertz frequency the ramp times refer to
+ * @param accelerationSeconds from standstill to {@code maximumHertz}
+ * @param decelerationSeconds from {@code maximumHertz} to standstill
+ * @param rampStop whether a stop ramps down; else the torque is taken away at once
+ * @param slipCompensated whether the drive raises its frequency by the slip
+ * @param plate the motor's plate
+ * @param limitTorqueNewtonMetres torque at the current limit
+ * @param load load at the motor shaft, rotor included
+ */
+public record BenchSetup(
+    DoubleUnaryOperator referenceHertz,
+    double maximumHertz,
+    double accelerationSeconds,
+    double decelerationSeconds,
+    boolean rampStop,
+    boolean slipCompensated,
+    Plate plate,
+    double limitTorqueNewtonMetres,
+    ShaftLoad load) {
+  /** A ramp time of zero jumps within one tick. */
+  private static final double SHORTEST_RAMP_SECONDS = 0.001;
+
+  /** Torque an induction motor gives before it pulls out, over rated (common practice). */
+  private static final double PULL_OUT_RATIO = 2.5;
+
+  /** Keeps ramp times from being zero. */
+  public BenchSetup {
+    accelerationSeconds = Math.max(SHORTEST_RAMP_SECONDS, accelerationSeconds);
+    decelerationSeconds = Math.max(SHORTEST_RAMP_SECONDS, decelerationSeconds);
+  }
+
+  /** The bench of an axis as designed. */
+  public static BenchSetup of(AxisAssembly axis, SignalPath path) {
+    Plate plate = axis.motor().plate();
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    double limit =
+        settings.number(SettingRole.CURRENT_LIMIT, axis.driveSheet().ratings().currentAmperes());
+    double rated = MotorFormulas.ratedTorqueNewtonMetres(plate);
+    return new BenchSetup(
+        number -> path.value(Station.FREQUENCY, number),
+        path.reference().maximumHertz(),
+        settings.number(SettingRole.ACCELERATION_TIME, 10),
+        settings.number(SettingRole.DECELERATION_TIME, 10),
+        settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),
+        settings.choice(SettingRole.SLIP_COMPENSATION, "off").equals("on"),
+        plate,
+        rated * Math.min(PULL_OUT_RATIO, MotorFormulas.torqueRatioAt(plate, limit)),
+        ShaftLoad.of(axis));
+  }
+}

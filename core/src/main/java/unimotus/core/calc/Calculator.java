@@ -1,0 +1,36 @@
+package unimotus.core.calc;
+
+import java.util.List;
+import java.util.Map;
+import java.util.function.Function;
+
+/**
+ * A question with its numbers and its formula.
+ *
+ * @param name the word for it on the command line
+ * @param title what it answers
+ * @param parameters the numbers it asks for
+ * @param example a call that works, shown in help and run as a test
+ * @param formula the computation
+ */
+public record Calculator(
+    String name,
+    String title,
+    List<Parameter> parameters,
+    String example,
+    Function<Inputs, CalcResult> formula) {
+
+  /** Takes a copy of the parameters. */
+  public Calculator {
+    parameters = List.copyOf(parameters);
+  }
+
+  /**
+   * Computes from typed texts, by parameter name.
+   *
+   * @throws IllegalArgumentException naming the number, its value and the limit
+   */
+  public CalcResult compute(Map<String, String> texts) {
+    return formula.apply(new Inputs(parameters, texts));
+  }
+}

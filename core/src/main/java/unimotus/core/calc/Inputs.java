@@ -1,0 +1,74 @@
+package unimotus.core.calc;
+
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.stream.Collectors;
+import unimotus.core.quantity.QuantityText;
+
+/** The numbers given to a calculator, each in the unit its parameter asks for. */
+public final class Inputs {
+  private final Map<String, Double> values = new TreeMap<>();
+
+  /**
+   * Reads the typed texts.
+   *
+   * @throws IllegalArgumentException naming what is missing, unknown, unreadable or negative
+   */
+  Inputs(List<Parameter> parameters, Map<String, String> texts) {
+    for (String name : texts.keySet()) {
+      if (parameters.stream().noneMatch(p -> p.name().equals(name))) {
+        throw new IllegalArgumentException(
+            "'%s' is not asked for; give %s".formatted(name, names(parameters)));
+      }
+    }
+    for (Parameter parameter : parameters) {
+      values.put(parameter.name(), read(parameter, texts.get(parameter.name())));
+    }
+  }
+
+  private static double read(Parameter parameter, @org.jspecify.annotations.Nullable String text) {
+    if (text == null) {
+      if (parameter.fallback() == null) {
+        throw new IllegalArgumentException(
+            "%s is missing: %s, in %s"
+                .formatted(parameter.name(), parameter.about(), unitName(parameter)));
+      }
+      return parameter.fallback();
+    }
+    double value = QuantityText.parseIn(parameter.name(), text, parameter.unit());
+    if (value < 0 && !parameter.negative()) {
+      throw new IllegalArgumentException(
+          "%s: %s must not be negative, but is %s"
+              .formatted(parameter.name(), parameter.about(), text));
+    }
+    return value;
+  }
+
+  private static String unitName(Parameter parameter) {
+    return parameter.unit().symbol().isEmpty() ? "plain numbers" : parameter.unit().symbol();
+  }
+
+  private static String names(List<Parameter> parameters) {
+    return parameters.stream().map(Parameter::name).collect(Collectors.joining(", "));
+  }
+
+  /** The number of this name in its parameter's unit. */
+  public double get(String name) {
+    return values.get(name);
+  }
+
+  /**
+   * The number of this name as a whole number.
+   *
+   * @throws IllegalArgumentException where it is not whole
+   */
+  public int whole(String name) {
+    double value = get(name);
+    if (value != Math.rint(value) || value > Integer.MAX_VALUE) {
+      throw new IllegalArgumentException(
+          "%s must be a whole number, not %s".formatted(name, value));
+    }
+    return (int) value;
+  }
+}

@@ -1,0 +1,142 @@
+package unimotus.core.detective;
+
+/** What can be wrong on a path, with the signature it leaves. */
+public enum Cause {
+  AS_DESIGNED(
+      "Nothing: the axis is as designed",
+      8,
+      "All readings lie on the prediction.",
+      "Nothing to do."),
+  DRIVE_DEAD_ZERO(
+      "Drive reads without live zero",
+      3,
+      "Too fast by 20 % of span at zero, fading to nothing at full scale.",
+      "Set the drive's input to the live-zero range that is sent."),
+  CONTROLLER_DEAD_ZERO(
+      "Controller sends without live zero",
+      3,
+      "Nothing at low references, too slow in between, right at full scale.",
+      "Set the controller's channel to the live-zero range."),
+  RAW_FULL_SCALE(
+      "Program and module count to different full scales",
+      3,
+      "Everything is short, or full early, by one ratio, from the signal onwards.",
+      "Scale the program to the module's full scale."),
+  IMPLIED_DECIMALS(
+      "Implied decimals in the program's number",
+      1.5,
+      "Everything is off by 10 or 100, or the path stands at its limit.",
+      "Agree on the decimals of the number between screen and program."),
+  DRIVE_SPAN(
+      "Drive scales the reference to another top frequency",
+      3,
+      "Signal right, display off by one ratio such as 60/50.",
+      "Set the frequency at full signal to the number the program means."),
+  MAXIMUM_CLAMP(
+      "Maximum frequency clamps the reference",
+      3,
+      "Right up to a limit, flat above it.",
+      "Raise the maximum frequency if motor and machine allow it."),
+  MINIMUM_FLOOR(
+      "Minimum frequency lifts the reference",
+      2.5,
+      "Flat at a floor for low references, right above it; a macro often sets 20 Hz.",
+      "Lower the minimum frequency."),
+  INPUT_INVERTED(
+      "Drive's input is inverted",
+      1.5,
+      "Fast where slow is meant, and the other way round.",
+      "Switch the inversion off."),
+  INPUT_KIND(
+      "Input switch stands at the other kind of signal",
+      2.5,
+      "Signal right, drive stands at its maximum or saturates early.",
+      "Put the switch of the analog input to what is wired."),
+  HALF_RANGE(
+      "Drive reads half or twice the range",
+      1.5,
+      "Signal right, drive twice as fast and full at half, or half as fast.",
+      "Set the same range at both ends."),
+  DEAD_BAND(
+      "Dead band swallows low references",
+      1,
+      "Nothing at low references, right above.",
+      "Reduce the dead band."),
+  JOINT(
+      "Signal is lost on the way",
+      1.5,
+      "Display short by one ratio while the controller's end is right: high-resistance joint or burden.",
+      "Measure the signal at the drive's terminals and mend the joint."),
+  OFFSET(
+      "A constant adds to the signal",
+      1,
+      "Display off by the same amount at every reference: ground difference or zero adjustment.",
+      "Join the returns at one point, or zero the input."),
+  OTHER_SOURCE(
+      "Drive takes its reference from elsewhere",
+      2,
+      "The same speed whatever is commanded.",
+      "Set the reference source to the wired input."),
+  NOT_RUNNING(
+      "Drive is not running",
+      2.5,
+      "Signal right, no output at all: no permission, no run command, source or sink, command source.",
+      "Read the drive's status; check permission, run input and command source."),
+  POLES(
+      "Motor has another pole count",
+      1.5,
+      "Display right, shaft off by a ratio of pole counts such as 2 or 1.5.",
+      "Read the plate again and set the poles."),
+  SIGN(
+      "Phase order is reversed",
+      2.5,
+      "Sizes right, shaft turns the other way.",
+      "Swap two motor phases with the drive isolated, or the direction setting."),
+  GEAR(
+      "Gear or diameter is not as designed",
+      2,
+      "Shaft right, machine off by one ratio.",
+      "Read the gear's plate and measure the diameter."),
+  SLIP(
+      "Shaft sags under load",
+      1.5,
+      "Display right, shaft low by more than the plate's slip for this load.",
+      "Check load, voltage, connection and motor data; this is not a scaling fault."),
+  NOT_EXPLAINED(
+      "Not explained by any known cause",
+      1,
+      "No cause fits all readings; two faults at once, or a reading that is wrong.",
+      "Repeat the reading that stands out, then change one thing at a time.");
+
+  private final String title;
+  private final double weight;
+  private final String signature;
+  private final String remedy;
+
+  Cause(String title, double weight, String signature, String remedy) {
+    this.title = title;
+    this.weight = weight;
+    this.signature = signature;
+    this.remedy = remedy;
+  }
+
+  /** The cause in a few words. */
+  public String title() {
+    return title;
+  }
+
+  /** How common it is before anything is measured, relative to the others (common practice). */
+  double weight() {
+    return weight;
+  }
+
+  /** The pattern it leaves in the readings. */
+  public String signature() {
+    return signature;
+  }
+
+  /** What to do about it. */
+  public String remedy() {
+    return remedy;
+  }
+}

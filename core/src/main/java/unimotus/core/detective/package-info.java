@@ -1,0 +1,25 @@
+/**
+ * From a few measured points to the causes that explain them.
+ *
+ * <p>A {@link unimotus.core.detective.Cause} is a transformation of the signal path: the axis as it
+ * would behave if that were wrong. {@link unimotus.core.detective.Detective} reckons how well each
+ * explains all readings, by Bayes' rule:
+ *
+ * <ul>
+ *   <li>a reading at a predicted value v with tolerance t has density 0.98·N(v, t/2) + 0.02·U,
+ *       where U is spread evenly over twice the span: one slip of the pen does not acquit or
+ *       convict;
+ *   <li>a cause with several variants counts its best one, with its prior shared among them, and a
+ *       variant whose number was fitted to the readings pays for the freedom;
+ *   <li>the hypothesis <em>not explained</em> gives every reading the density U. When it leads,
+ *       none of the known causes fits and the program says so.
+ * </ul>
+ *
+ * <p>The next measurement is the one whose predicted values lie furthest apart between the likely
+ * causes, weighed by how likely each pair is (Bhattacharyya distance of equal normal
+ * distributions).
+ */
+@NullMarked
+package unimotus.core.detective;
+
+import org.jspecify.annotations.NullMarked;

@@ -1,0 +1,72 @@
+package unimotus.core.finding;
+
+/**
+ * Every rule the program checks, with its stable code. Codes are never reused or renumbered: users
+ * quote them in reports.
+ */
+public enum Rule {
+  AXIS_INCOMPLETE("AXI-001", "Axis is incomplete", "common practice"),
+  UNKNOWN_SHEET("AXI-002", "Device sheet is not known", "common practice"),
+  UNKNOWN_TERMINAL(
+      "AXI-003", "Wire ends on a terminal the device does not have", "common practice"),
+  SIGNAL_KIND("ANA-001", "Output and input ranges do not match", "common practice"),
+  LIVE_ZERO("ANA-002", "Live zero on one side only", "NAMUR NE 43 (from memory); common practice"),
+  RAW_FULL_SCALE("ANA-003", "Program and module count to different full scales", "common practice"),
+  INPUT_SELECTOR("ANA-004", "Input selector contradicts the range setting", "common practice"),
+  RESOLUTION("ANA-005", "Resolution is coarser than wanted", "common practice"),
+  SPAN_ENDS("ANA-006", "Minimum and maximum are not the same at both ends", "common practice"),
+  CLAMPED_MAXIMUM(
+      "ANA-007", "Maximum frequency cuts off the top of the reference", "common practice"),
+  SIGNAL_LOSS(
+      "ANA-008", "No action is set for a lost live-zero signal", "NAMUR NE 43 (from memory)"),
+  REFERENCE_UNWIRED("ANA-009", "Reference is not wired through", "common practice"),
+  ANSWER_SCALE("ANA-010", "Actual value is scaled differently at its two ends", "common practice"),
+  MINIMUM_FLOOR(
+      "ANA-011", "Minimum frequency lifts the bottom of the reference", "common practice"),
+  POLE_COUNT("MOT-001", "Pole count does not fit the plate speed", "IEC 60034-1"),
+  PLATE_PLAUSIBLE("MOT-002", "Motor plate contradicts itself", "IEC 60034-1"),
+  OVERLOAD_SETTING("MOT-003", "Overload current is not the plate current", "common practice"),
+  DRIVE_CURRENT("MOT-004", "Drive current is below the motor's", "common practice"),
+  PLATE_IN_DRIVE("MOT-005", "Motor data in the drive differ from the plate", "common practice"),
+  RAMP_TORQUE("MEC-001", "Ramp asks for more torque than the limit allows", "common practice"),
+  MACHINE_SPEED(
+      "MEC-002", "Full reference does not give the full machine speed", "common practice"),
+  CONTINUOUS_TORQUE("MEC-003", "Load needs more torque than the motor's rating", "common practice"),
+  SOURCE_SINK(
+      "DIS-001", "Output and input disagree on source or sink", "IEC 61131-2 (from memory)"),
+  NO_COMMON("DIS-002", "No common between controller and drive", "common practice"),
+  USED_TWICE("DIS-003", "Point or terminal is used twice", "common practice"),
+  NO_PERMISSION("DIS-004", "No permission path", "IEC 61800-5-2"),
+  RESTART("DIS-005", "Motor restarts when power returns", "IEC 60204-1"),
+  RUN_UNWIRED("DIS-006", "Run command does not reach the drive", "common practice"),
+  INPUT_LEVEL("DIS-007", "Active level disagrees with the selector", "common practice"),
+  BYPASSED_PERMISSION("DIS-008", "Safe torque off is bridged by the works jumper", "IEC 61800-5-2"),
+  COMMAND_SOURCE("SET-001", "Drive listens to another command source", "common practice"),
+  REFERENCE_SOURCE("SET-002", "Drive listens to another reference source", "common practice"),
+  SETTING_RANGE("SET-003", "Setting is outside its range", "device sheet");
+
+  private final String code;
+  private final String title;
+  private final String source;
+
+  Rule(String code, String title, String source) {
+    this.code = code;
+    this.title = title;
+    this.source = source;
+  }
+
+  /** The stable code, such as {@code ANA-002}. */
+  public String code() {
+    return code;
+  }
+
+  /** The rule in a few words. */
+  public String title() {
+    return title;
+  }
+
+  /** The authority behind the rule. */
+  public String source() {
+    return source;
+  }
+}

@@ -1,0 +1,22 @@
+package unimotus.core.finding;
+
+/** How much a finding stands in the way of the work, worst first. */
+public enum Severity {
+  /** The axis cannot work, or will do something other than what is meant. */
+  ERROR("to mend"),
+  /** It may work, yet a practitioner would change or confirm it. */
+  WARNING("to look at"),
+  /** Worth knowing. */
+  NOTE("to know");
+
+  private final String label;
+
+  Severity(String label) {
+    this.label = label;
+  }
+
+  /** The word shown to the user. */
+  public String label() {
+    return label;
+  }
+}

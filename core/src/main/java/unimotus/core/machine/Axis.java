@@ -1,0 +1,70 @@
+package unimotus.core.machine;
+
+import org.jspecify.annotations.Nullable;
+
+/**
+ * One axis of the line: a controller's channel, a drive, a motor and what it moves.
+ *
+ * @param id stable id
+ * @param name what people call it
+ * @param note what it is for and what is special, possibly empty
+ * @param controller id of the controller, null where not chosen yet
+ * @param drive id of the drive, null where not chosen yet
+ * @param motor id of the motor, null where not chosen yet
+ * @param reference the way of the command
+ * @param answer the way of the actual value
+ * @param mechanics gear and what it moves
+ * @param load inertia and torque
+ */
+public record Axis(
+    String id,
+    String name,
+    String note,
+    @Nullable String controller,
+    @Nullable String drive,
+    @Nullable String motor,
+    Reference reference,
+    Answer answer,
+    Mechanics mechanics,
+    Load load) {
+
+  /** Checks the id and that there is a name. */
+  public Axis {
+    Ids.check("axis", id);
+    if (name.isBlank()) {
+      throw new IllegalArgumentException("axis %s: a name is needed".formatted(id));
+    }
+  }
+
+  /** This axis under another name. */
+  public Axis withName(String next) {
+    return new Axis(id, next, note, controller, drive, motor, reference, answer, mechanics, load);
+  }
+
+  /** This axis with other devices; null where one is not chosen. */
+  public Axis withDevices(
+      @Nullable String nextController, @Nullable String nextDrive, @Nullable String nextMotor) {
+    return new Axis(
+        id, name, note, nextController, nextDrive, nextMotor, reference, answer, mechanics, load);
+  }
+
+  /** This axis with another reference. */
+  public Axis withReference(Reference next) {
+    return new Axis(id, name, note, controller, drive, motor, next, answer, mechanics, load);
+  }
+
+  /** This axis with another answer. */
+  public Axis withAnswer(Answer next) {
+    return new Axis(id, name, note, controller, drive, motor, reference, next, mechanics, load);
+  }
+
+  /** This axis with other mechanics. */
+  public Axis withMechanics(Mechanics next) {
+    return new Axis(id, name, note, controller, drive, motor, reference, answer, next, load);
+  }
+
+  /** This axis with another load. */
+  public Axis withLoad(Load next) {
+    return new Axis(id, name, note, controller, drive, motor, reference, answer, mechanics, next);
+  }
+}

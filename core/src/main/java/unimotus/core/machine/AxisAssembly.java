@@ -1,0 +1,98 @@
+package unimotus.core.machine;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SheetCatalogue;
+
+/**
+ * An axis with everything it refers to looked up: what the computing packages take.
+ *
+ * @param axis the axis
+ * @param controller its controller
+ * @param controllerSheet the controller's sheet
+ * @param drive its drive
+ * @param driveSheet the drive's sheet
+ * @param motor its motor
+ * @param wires the wires that touch the drive
+ */
+public record AxisAssembly(
+    Axis axis,
+    Controller controller,
+    ControllerSheet controllerSheet,
+    Drive drive,
+    DriveSheet driveSheet,
+    Motor motor,
+    List<Wire> wires) {
+
+  /** Takes a copy of the wires. */
+  public AxisAssembly {
+    wires = List.copyOf(wires);
+  }
+
+  /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
+  public static Optional<AxisAssembly> of(Project project, SheetCatalogue sheets, Axis axis) {
+    List<Wire> touching =
+        project.wires().stream()
+            .filter(w -> axis.drive() != null && w.touches(axis.drive()))
+            .toList();
+    return of(project, sheets, axis, touching);
+  }
+
+  /**
+   * Looks everything up as {@link #of(Project, SheetCatalogue, Axis)}, with the drive's wires
+   * given.
+   */
+  public static Optional<AxisAssembly> of(
+      Project project, SheetCatalogue sheets, Axis axis, List<Wire> wires) {
+    Optional<Controller> controller = chosen(axis.controller()).flatMap(project::controller);
+    Optional<Drive> drive = chosen(axis.drive()).flatMap(project::drive);
+    Optional<Motor> motor = chosen(axis.motor()).flatMap(project::motor);
+    if (controller.isEmpty() || drive.isEmpty() || motor.isEmpty()) {
+      return Optional.empty();
+    }
+    Optional<ControllerSheet> controllerSheet =
+        sheets.find(ControllerSheet.class, controller.get().sheet());
+    Optional<DriveSheet> driveSheet = sheets.find(DriveSheet.class, drive.get().sheet());
+    if (controllerSheet.isEmpty() || driveSheet.isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new AxisAssembly(
+            axis,
+            controller.get(),
+            controllerSheet.get(),
+            drive.get(),
+            driveSheet.get(),
+            motor.get(),
+            wires));
+  }
+
+  /** What is not there yet, in words; empty where the axis is complete. */
+  public static List<String> missing(Project project, SheetCatalogue sheets, Axis axis) {
+    List<String> missing = new ArrayList<>();
+    Optional<Controller> controller = chosen(axis.controller()).flatMap(project::controller);
+    Optional<Drive> drive = chosen(axis.drive()).flatMap(project::drive);
+    if (controller.isEmpty()) {
+      missing.add("a controller");
+    } else if (sheets.find(ControllerSheet.class, controller.get().sheet()).isEmpty()) {
+      missing.add("the controller sheet '" + controller.get().sheet() + "'");
+    }
+    if (drive.isEmpty()) {
+      missing.add("a drive");
+    } else if (sheets.find(DriveSheet.class, drive.get().sheet()).isEmpty()) {
+      missing.add("the drive sheet '" + drive.get().sheet() + "'");
+    }
+    if (chosen(axis.motor()).flatMap(project::motor).isEmpty()) {
+      missing.add("a motor");
+    }
+    return missing;
+  }
+
+  private static Optional<String> chosen(@Nullable String id) {
+    return Optional.ofNullable(id);
+  }
+}

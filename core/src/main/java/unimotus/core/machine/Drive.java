@@ -1,0 +1,51 @@
+package unimotus.core.machine;
+
+import java.util.Collections;
+import java.util.Map;
+import java.util.TreeMap;
+import unimotus.core.sheet.SettingValue;
+
+/**
+ * A motor drive of the line.
+ *
+ * @param id stable id
+ * @param name what people call it
+ * @param sheet id of its device sheet
+ * @param selectors switch positions that differ from the sheet's initial ones, by selector id
+ * @param settings values that differ from the sheet's defaults, by setting code
+ */
+public record Drive(
+    String id,
+    String name,
+    String sheet,
+    Map<String, String> selectors,
+    Map<String, SettingValue> settings) {
+
+  /** Checks the id, sorts and freezes the maps. */
+  public Drive {
+    Ids.check("drive", id);
+    selectors = Collections.unmodifiableMap(new TreeMap<>(selectors));
+    settings = Collections.unmodifiableMap(new TreeMap<>(settings));
+  }
+
+  /** This drive with one switch in another position. */
+  public Drive withSelector(String selectorId, String position) {
+    Map<String, String> next = new TreeMap<>(selectors);
+    next.put(selectorId, position);
+    return new Drive(id, name, sheet, next, settings);
+  }
+
+  /** This drive with one setting changed. */
+  public Drive withSetting(String code, SettingValue value) {
+    Map<String, SettingValue> next = new TreeMap<>(settings);
+    next.put(code, value);
+    return new Drive(id, name, sheet, selectors, next);
+  }
+
+  /** This drive with one setting back at its default. */
+  public Drive withDefault(String code) {
+    Map<String, SettingValue> next = new TreeMap<>(settings);
+    next.remove(code);
+    return new Drive(id, name, sheet, selectors, next);
+  }
+}

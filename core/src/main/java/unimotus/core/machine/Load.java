@@ -1,0 +1,42 @@
+package unimotus.core.machine;
+
+/**
+ * What the gear's output has to turn.
+ *
+ * <p>Load torque at n output revolutions per minute, always against the motion: T = T₀ + k₁·|n| +
+ * k₂·n².
+ *
+ * @param inertiaKgM2 moment of inertia at the gear's output
+ * @param constantNewtonMetres T₀, dry friction and lifting-like load
+ * @param linearNewtonMetresPerRpm k₁, viscous drag
+ * @param quadraticNewtonMetresPerRpm2 k₂, fans and pumps
+ * @param gearEfficiency η of the gear, over 0 to 1
+ */
+public record Load(
+    double inertiaKgM2,
+    double constantNewtonMetres,
+    double linearNewtonMetresPerRpm,
+    double quadraticNewtonMetresPerRpm2,
+    double gearEfficiency) {
+  /** No load at all: an uncoupled motor. */
+  public static final Load NONE = new Load(0, 0, 0, 0, 1);
+
+  /** Checks that nothing is negative and the efficiency possible. */
+  public Load {
+    notNegative("inertia", inertiaKgM2);
+    notNegative("constant torque", constantNewtonMetres);
+    notNegative("linear torque", linearNewtonMetresPerRpm);
+    notNegative("quadratic torque", quadraticNewtonMetresPerRpm2);
+    if (!(gearEfficiency > 0 && gearEfficiency <= 1)) {
+      throw new IllegalArgumentException(
+          "load: gear efficiency must be over 0 to 1, not " + gearEfficiency);
+    }
+  }
+
+  private static void notNegative(String name, double value) {
+    if (!(value >= 0 && value < Double.POSITIVE_INFINITY)) {
+      throw new IllegalArgumentException(
+          "load: %s must not be negative, but is %s".formatted(name, value));
+    }
+  }
+}

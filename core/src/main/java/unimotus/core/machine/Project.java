@@ -1,0 +1,168 @@
+package unimotus.core.machine;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Stream;
+
+/**
+ * A whole machine section, one immutable value.
+ *
+ * @param name what people call the line
+ * @param controllers the controllers
+ * @param drives the drives
+ * @param motors the motors
+ * @param axes the axes in working order
+ * @param wires the control wires
+ * @param readings the evidence, in the order it was taken
+ */
+public record Project(
+    String name,
+    List<Controller> controllers,
+    List<Drive> drives,
+    List<Motor> motors,
+    List<Axis> axes,
+    List<Wire> wires,
+    List<Reading> readings) {
+
+  /** Copies the lists and refuses ids that are used twice. */
+  public Project {
+    controllers = List.copyOf(controllers);
+    drives = List.copyOf(drives);
+    motors = List.copyOf(motors);
+    axes = List.copyOf(axes);
+    wires = List.copyOf(wires);
+    readings = List.copyOf(readings);
+    unique(
+        "device",
+        Stream.concat(controllers.stream().map(Controller::id), drives.stream().map(Drive::id)));
+    unique("motor", motors.stream().map(Motor::id));
+    unique("axis", axes.stream().map(Axis::id));
+    unique("wire", wires.stream().map(Wire::id));
+  }
+
+  /** A project with nothing in it yet. */
+  public static Project empty(String name) {
+    return new Project(name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+  }
+
+  private static void unique(String thing, Stream<String> ids) {
+    Set<String> seen = new HashSet<>();
+    ids.forEach(
+        id -> {
+          if (!seen.add(id)) {
+            throw new IllegalArgumentException("%s id '%s' is used twice".formatted(thing, id));
+          }
+        });
+  }
+
+  /** The axis with this id; empty where there is none. */
+  public Optional<Axis> axis(String id) {
+    return find(axes, Axis::id, id);
+  }
+
+  /** The controller with this id; empty where there is none. */
+  public Optional<Controller> controller(String id) {
+    return find(controllers, Controller::id, id);
+  }
+
+  /** The drive with this id; empty where there is none. */
+  public Optional<Drive> drive(String id) {
+    return find(drives, Drive::id, id);
+  }
+
+  /** The motor with this id; empty where there is none. */
+  public Optional<Motor> motor(String id) {
+    return find(motors, Motor::id, id);
+  }
+
+  /** This project under another name. */
+  public Project withName(String next) {
+    return new Project(next, controllers, drives, motors, axes, wires, readings);
+  }
+
+  /** This project with {@code axis} in the place of the one with its id, or added at the end. */
+  public Project with(Axis axis) {
+    return new Project(
+        name, controllers, drives, motors, put(axes, Axis::id, axis), wires, readings);
+  }
+
+  /** This project with {@code controller} put in by its id. */
+  public Project with(Controller controller) {
+    return new Project(
+        name, put(controllers, Controller::id, controller), drives, motors, axes, wires, readings);
+  }
+
+  /** This project with {@code drive} put in by its id. */
+  public Project with(Drive drive) {
+    return new Project(
+        name, controllers, put(drives, Drive::id, drive), motors, axes, wires, readings);
+  }
+
+  /** This project with {@code motor} put in by its id. */
+  public Project with(Motor motor) {
+    return new Project(
+        name, controllers, drives, put(motors, Motor::id, motor), axes, wires, readings);
+  }
+
+  /** This project with {@code wire} put in by its id. */
+  public Project with(Wire wire) {
+    return new Project(
+        name, controllers, drives, motors, axes, put(wires, Wire::id, wire), readings);
+  }
+
+  /** This project with these wires instead. */
+  public Project withWires(List<Wire> next) {
+    return new Project(name, controllers, drives, motors, axes, next, readings);
+  }
+
+  /** This project with these readings instead. */
+  public Project withReadings(List<Reading> next) {
+    return new Project(name, controllers, drives, motors, axes, wires, next);
+  }
+
+  /** This project with one more reading. */
+  public Project with(Reading reading) {
+    List<Reading> next = new ArrayList<>(readings);
+    next.add(reading);
+    return withReadings(next);
+  }
+
+  /** This project without the axis, its readings, and the drive and motor only it used. */
+  public Project withoutAxis(String axisId) {
+    List<Axis> kept = axes.stream().filter(a -> !a.id().equals(axisId)).toList();
+    List<Drive> keptDrives =
+        drives.stream().filter(d -> !onlyUsedBy(axisId, kept, Axis::drive, d.id())).toList();
+    List<Motor> keptMotors =
+        motors.stream().filter(m -> !onlyUsedBy(axisId, kept, Axis::motor, m.id())).toList();
+    List<Drive> goneDrives = drives.stream().filter(d -> !keptDrives.contains(d)).toList();
+    List<Wire> keptWires =
+        wires.stream().filter(w -> goneDrives.stream().noneMatch(d -> w.touches(d.id()))).toList();
+    List<Reading> keptReadings = readings.stream().filter(r -> !r.axis().equals(axisId)).toList();
+    return new Project(name, controllers, keptDrives, keptMotors, kept, keptWires, keptReadings);
+  }
+
+  private boolean onlyUsedBy(String axisId, List<Axis> kept, Function<Axis, ?> device, String id) {
+    return axis(axisId).filter(a -> id.equals(device.apply(a))).isPresent()
+        && kept.stream().noneMatch(a -> id.equals(device.apply(a)));
+  }
+
+  private static <T> Optional<T> find(List<T> all, Function<T, String> idOf, String id) {
+    return all.stream().filter(t -> idOf.apply(t).equals(id)).findFirst();
+  }
+
+  private static <T> List<T> put(List<T> all, Function<T, String> idOf, T item) {
+    List<T> next = new ArrayList<>(all);
+    for (int i = 0; i < next.size(); i++) {
+      if (idOf.apply(next.get(i)).equals(idOf.apply(item))) {
+        next.set(i, item);
+        return next;
+      }
+    }
+    next.add(item);
+    return next;
+  }
+}

@@ -1,0 +1,176 @@
+package unimotus.core.motor;
+
+import static unimotus.core.quantity.MeasureUnit.AMPERE_UNIT;
+import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
+import static unimotus.core.quantity.MeasureUnit.RPM;
+import static unimotus.core.quantity.MeasureUnit.VOLT_UNIT;
+
+import java.util.ArrayList;
+import java.util.List;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.settings.EffectiveSettings;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingRole;
+
+/** Doubts about the plate, and about the copy of it that was typed into the drive. */
+public final class MotorChecks {
+  private static final double LEAST_EFFICIENCY = 0.5;
+
+  /** A copy that differs by more than this is another number, not a rounding of the same. */
+  private static final double SAME = 0.005;
+
+  private static final double MOST_SLIP = 0.12;
+
+  private MotorChecks() {}
+
+  /** Findings of one axis; possibly empty. */
+  public static List<Finding> check(AxisAssembly axis) {
+    List<Finding> found = new ArrayList<>();
+    Plate plate = axis.motor().plate();
+    checkPlate(axis, plate, found);
+    checkDriveCurrent(axis, plate, found);
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    checkPoles(axis, plate, settings, found);
+    checkOverload(axis, plate, settings, found);
+    checkCopy(
+        axis, settings, SettingRole.MOTOR_CURRENT, plate.currentAmperes(), AMPERE_UNIT, found);
+    checkCopy(axis, settings, SettingRole.MOTOR_VOLTAGE, plate.voltageVolts(), VOLT_UNIT, found);
+    checkCopy(
+        axis, settings, SettingRole.MOTOR_FREQUENCY, plate.frequencyHertz(), HERTZ_UNIT, found);
+    checkCopy(axis, settings, SettingRole.MOTOR_SPEED, plate.speedRpm(), RPM, found);
+    return found;
+  }
+
+  private static void checkPlate(AxisAssembly axis, Plate plate, List<Finding> found) {
+    double efficiency = MotorFormulas.efficiency(plate);
+    if (efficiency > 1 || efficiency < LEAST_EFFICIENCY) {
+      found.add(
+          plateFinding(
+              axis,
+              "efficiency from the plate is %s, P/(√3·U·I·cos φ)"
+                  .formatted(text(efficiency * 100, MeasureUnit.PERCENT)),
+              "No motor gives out more than it takes, or turns half of it into heat at full load."));
+    }
+    double fastest = MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2);
+    if (plate.speedRpm() >= fastest) {
+      found.add(
+          plateFinding(
+              axis,
+              "%s on %s is at or above two-pole synchronous speed %s"
+                  .formatted(
+                      text(plate.speedRpm(), RPM),
+                      text(plate.frequencyHertz(), HERTZ_UNIT),
+                      text(fastest, RPM)),
+              "An induction motor turns below synchronous speed."));
+      return;
+    }
+    double slip =
+        MotorFormulas.ratedSlipRpm(plate) / (MotorFormulas.ratedSlipRpm(plate) + plate.speedRpm());
+    if (slip > MOST_SLIP || slip <= 0) {
+      found.add(
+          plateFinding(
+              axis,
+              "rated slip is %s".formatted(text(slip * 100, MeasureUnit.PERCENT)),
+              "Standard motors slip between nothing and about 12 %; a wrong speed or frequency was typed."));
+    }
+  }
+
+  private static Finding plateFinding(AxisAssembly axis, String seen, String why) {
+    return new Finding(
+        Severity.ERROR,
+        Rule.PLATE_PLAUSIBLE,
+        "axis/%s/motor".formatted(axis.axis().id()),
+        seen,
+        why,
+        "Read the plate again, in the column of the connection in use.");
+  }
+
+  private static void checkDriveCurrent(AxisAssembly axis, Plate plate, List<Finding> found) {
+    double drive = axis.driveSheet().ratings().currentAmperes();
+    if (drive < plate.currentAmperes()) {
+      found.add(
+          new Finding(
+              Severity.ERROR,
+              Rule.DRIVE_CURRENT,
+              "axis/%s/drive".formatted(axis.axis().id()),
+              "drive gives %s, the motor's plate asks for %s"
+                  .formatted(text(drive, AMPERE_UNIT), text(plate.currentAmperes(), AMPERE_UNIT)),
+              "The drive will limit or trip before the motor reaches its rated torque.",
+              "Choose a larger drive, or show that the axis never needs rated torque."));
+    }
+  }
+
+  private static void checkPoles(
+      AxisAssembly axis, Plate plate, EffectiveSettings settings, List<Finding> found) {
+    if (plate.speedRpm() >= MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)) {
+      return;
+    }
+    int poles = MotorFormulas.poles(plate);
+    double set = settings.number(SettingRole.MOTOR_POLES, poles);
+    if (set != poles) {
+      found.add(
+          new Finding(
+              Severity.ERROR,
+              Rule.POLE_COUNT,
+              place(axis, SettingRole.MOTOR_POLES),
+              "drive is set to %s poles; %s at %s is a %d-pole motor"
+                  .formatted(
+                      QuantityFormat.PLAIN.number(set),
+                      text(plate.speedRpm(), RPM),
+                      text(plate.frequencyHertz(), HERTZ_UNIT),
+                      poles),
+              "Every speed in rpm that the drive shows or takes is wrong by the ratio of the pole counts.",
+              "Set the pole count to %d.".formatted(poles)));
+    }
+  }
+
+  private static void checkOverload(
+      AxisAssembly axis, Plate plate, EffectiveSettings settings, List<Finding> found) {
+    double set = settings.number(SettingRole.OVERLOAD_CURRENT, plate.currentAmperes());
+    if (Math.abs(set - plate.currentAmperes()) > SAME * plate.currentAmperes()) {
+      found.add(
+          new Finding(
+              set > plate.currentAmperes() ? Severity.ERROR : Severity.WARNING,
+              Rule.OVERLOAD_SETTING,
+              place(axis, SettingRole.OVERLOAD_CURRENT),
+              "electronic overload is %s, the plate says %s"
+                  .formatted(text(set, AMPERE_UNIT), text(plate.currentAmperes(), AMPERE_UNIT)),
+              "Too high lets the motor burn; too low trips when the motor is warm.",
+              "Set the overload to the plate current, exactly."));
+    }
+  }
+
+  private static void checkCopy(
+      AxisAssembly axis,
+      EffectiveSettings settings,
+      SettingRole role,
+      double plateValue,
+      MeasureUnit unit,
+      List<Finding> found) {
+    double set = settings.number(role, plateValue);
+    if (Math.abs(set - plateValue) > SAME * plateValue) {
+      found.add(
+          new Finding(
+              Severity.WARNING,
+              Rule.PLATE_IN_DRIVE,
+              place(axis, role),
+              "drive has %s, the plate says %s".formatted(text(set, unit), text(plateValue, unit)),
+              "The drive's motor model, limits and displays are built on these numbers.",
+              "Enter the plate value, then repeat the auto-tune."));
+    }
+  }
+
+  private static String place(AxisAssembly axis, SettingRole role) {
+    String code = axis.driveSheet().setting(role).map(s -> s.code()).orElse(role.name());
+    return "axis/%s/drive/%s".formatted(axis.axis().id(), code);
+  }
+
+  private static String text(double value, MeasureUnit unit) {
+    return QuantityFormat.PLAIN.text(value, unit);
+  }
+}

@@ -1,0 +1,65 @@
+package unimotus.core.path;
+
+import static unimotus.core.path.Numbers.text;
+
+import unimotus.core.derivation.Step;
+import unimotus.core.quantity.MeasureUnit;
+
+/**
+ * The gear divides the speed: n_out = n/i.
+ *
+ * @param ratio i, motor turns for one turn of the output
+ */
+public record GearStage(double ratio) implements Stage {
+
+  @Override
+  public Station from() {
+    return Station.SHAFT;
+  }
+
+  @Override
+  public Station to() {
+    return Station.GEAR;
+  }
+
+  @Override
+  public MeasureUnit unit() {
+    return MeasureUnit.RPM;
+  }
+
+  @Override
+  public double forward(double rpm) {
+    return rpm / ratio;
+  }
+
+  @Override
+  public double inverse(double rpm) {
+    return rpm * ratio;
+  }
+
+  @Override
+  public double low() {
+    return Double.NEGATIVE_INFINITY;
+  }
+
+  @Override
+  public double high() {
+    return Double.POSITIVE_INFINITY;
+  }
+
+  @Override
+  public double step() {
+    return 0;
+  }
+
+  @Override
+  public String origin() {
+    return "gear %s : 1".formatted(text(ratio));
+  }
+
+  @Override
+  public Step sum(double in, double out) {
+    return new Step(
+        "gear output", "n/i", "%s/%s".formatted(text(in), text(ratio)), out, unit(), origin());
+  }
+}

@@ -1,0 +1,180 @@
+package unimotus.core.path;
+
+import unimotus.core.analog.SignalRange;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Reference;
+import unimotus.core.motion.ShaftLoad;
+import unimotus.core.motor.MotorFormulas;
+import unimotus.core.settings.EffectiveSettings;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
+
+/** Builds the signal path of an axis from its design. */
+public final class PathFactory {
+  /** Resistance of a current input where the sheet gives none (common practice). */
+  private static final double USUAL_BURDEN_OHMS = 250;
+
+  private static final SignalRange USUAL_RANGE = SignalRange.V_0_10;
+
+  private PathFactory() {}
+
+  /**
+   * The path of an axis. Where a channel is not chosen yet, the usual range stands in for it and
+   * the checks say so.
+   *
+   * @throws IllegalArgumentException where the motor's plate has no speed below synchronous, which
+   *     the checks report too
+   */
+  public static SignalPath of(AxisAssembly axis) {
+    Reference reference = axis.axis().reference();
+    Mechanics mechanics = axis.axis().mechanics();
+    OutputModule module = module(axis, reference);
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    DriveReference driveReference = driveReference(axis, reference, settings, module.range());
+    Plate plate = axis.motor().plate();
+    double least = module.range().leastPercent();
+    return new SignalPath(
+        new ProgramScale(reference.speedAtZero(), reference.speedAtFull(), mechanics.unit(), least),
+        new ProgramCounts(reference.programFullScaleCounts(), least),
+        module,
+        input(axis, reference, settings, module.range()),
+        driveReference,
+        new MotorPoles(MotorFormulas.poles(plate), 1, driveReference.maximumHertz()),
+        slip(axis, plate, settings),
+        new GearStage(mechanics.gearRatio()),
+        new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText()),
+        axis.axis().answer().isWired() ? answer(axis, settings) : null);
+  }
+
+  private static OutputModule module(AxisAssembly axis, Reference reference) {
+    String point = reference.output() == null ? "–" : reference.output();
+    return new OutputModule(
+        point,
+        channelRange(axis, point),
+        channelFullScale(axis, point, reference.programFullScaleCounts()),
+        axis.controllerSheet().converterBits());
+  }
+
+  /** The range a controller's channel is set to. */
+  public static SignalRange channelRange(AxisAssembly axis, String point) {
+    return SignalRange.ofLabel(
+            EffectiveSettings.channel(
+                axis.controller(),
+                axis.controllerSheet(),
+                SelectorRole.CHANNEL_RANGE,
+                point,
+                USUAL_RANGE.label()))
+        .orElse(USUAL_RANGE);
+  }
+
+  private static int channelFullScale(AxisAssembly axis, String point, int otherwise) {
+    return Integer.parseInt(
+        EffectiveSettings.channel(
+            axis.controller(),
+            axis.controllerSheet(),
+            SelectorRole.RAW_FULL_SCALE,
+            point,
+            Integer.toString(otherwise)));
+  }
+
+  private static DriveInput input(
+      AxisAssembly axis, Reference reference, EffectiveSettings settings, SignalRange sent) {
+    String terminal = reference.input() == null ? "–" : reference.input();
+    SignalRange set =
+        SignalRange.ofLabel(settings.choice(SettingRole.ANALOG_RANGE, terminal, sent.label()))
+            .orElse(sent);
+    String kind =
+        settings.selector(
+            SelectorRole.INPUT_KIND, terminal, set.isCurrent() ? "current" : "voltage");
+    return new DriveInput(
+        terminal,
+        sent,
+        asWired(set, kind),
+        axis.driveSheet()
+            .terminal(terminal)
+            .map(t -> t.electrical("burdenOhms", USUAL_BURDEN_OHMS))
+            .orElse(USUAL_BURDEN_OHMS),
+        1,
+        0,
+        settings.number(SettingRole.DEAD_BAND, terminal, 0),
+        settings.choice(SettingRole.ANALOG_INVERT, terminal, "off").equals("on"),
+        axis.driveSheet().converterBits(),
+        settings.choice(SettingRole.LOSS_ACTION, terminal, "none"));
+  }
+
+  /**
+   * The range the input really has: the selector decides volts or milliamps, the setting the span.
+   * A setting that names the other kind scales to the same share of that kind's converter span.
+   */
+  private static SignalRange asWired(SignalRange set, String kind) {
+    boolean current = kind.equals("current");
+    if (set.isCurrent() == current) {
+      return set;
+    }
+    if (current) {
+      return set.hasLiveZero() ? SignalRange.MA_4_20 : SignalRange.MA_0_20;
+    }
+    return set.hasLiveZero() ? SignalRange.V_2_10 : SignalRange.V_0_10;
+  }
+
+  private static DriveReference driveReference(
+      AxisAssembly axis, Reference reference, EffectiveSettings settings, SignalRange sent) {
+    String terminal = reference.input() == null ? "–" : reference.input();
+    double maximum =
+        settings.number(SettingRole.MAXIMUM_FREQUENCY, reference.frequencyAtFullHertz());
+    return new DriveReference(
+        settings.number(SettingRole.FREQUENCY_AT_LOW, terminal, 0),
+        settings.number(SettingRole.FREQUENCY_AT_HIGH, terminal, maximum),
+        settings.number(SettingRole.MINIMUM_FREQUENCY, 0),
+        maximum,
+        sent.leastPercent(),
+        String.join(
+            ", ",
+            axis.driveSheet()
+                .setting(SettingRole.MINIMUM_FREQUENCY)
+                .map(SettingDefinition::code)
+                .orElse("minimum"),
+            axis.driveSheet()
+                .setting(SettingRole.MAXIMUM_FREQUENCY)
+                .map(SettingDefinition::code)
+                .orElse("maximum"),
+            axis.driveSheet()
+                .setting(SettingRole.FREQUENCY_AT_HIGH, terminal)
+                .map(SettingDefinition::code)
+                .orElse("scaling")));
+  }
+
+  private static SlipStage slip(AxisAssembly axis, Plate plate, EffectiveSettings settings) {
+    return new SlipStage(
+        MotorFormulas.ratedSlipRpm(plate),
+        MotorFormulas.ratedTorqueNewtonMetres(plate),
+        ShaftLoad.of(axis),
+        settings.choice(SettingRole.SLIP_COMPENSATION, "off").equals("on"));
+  }
+
+  private static AnswerPath answer(AxisAssembly axis, EffectiveSettings settings) {
+    Answer answer = axis.axis().answer();
+    String output = String.valueOf(answer.output());
+    String input = String.valueOf(answer.input());
+    SignalRange sent =
+        SignalRange.ofLabel(settings.choice(SettingRole.ANSWER_RANGE, output, USUAL_RANGE.label()))
+            .orElse(USUAL_RANGE);
+    double fullScale =
+        settings.number(
+            SettingRole.ANSWER_FULL_SCALE,
+            output,
+            settings.number(SettingRole.MAXIMUM_FREQUENCY, 50));
+    return new AnswerPath(
+        new DriveAnswer(output, sent, fullScale),
+        new AnswerModule(
+            input,
+            channelRange(axis, input),
+            channelFullScale(axis, input, answer.programFullScaleCounts())),
+        new AnswerProgram(
+            answer.programFullScaleCounts(), answer.speedAtFull(), axis.axis().mechanics().unit()));
+  }
+}

@@ -1,0 +1,94 @@
+package unimotus.core.path;
+
+import static unimotus.core.path.Numbers.text;
+
+import java.util.Optional;
+import unimotus.core.derivation.Step;
+import unimotus.core.quantity.MeasureUnit;
+
+/**
+ * The program normalises its number: percent = (v − v₀)/(v₁₀₀ − v₀)·100, kept within the range.
+ *
+ * @param speedAtZero v₀ in {@code speedUnit}
+ * @param speedAtFull v₁₀₀ in {@code speedUnit}
+ * @param speedUnit unit of the program's number
+ * @param leastPercent −100 where the sign carries the direction, else 0
+ */
+public record ProgramScale(
+    double speedAtZero, double speedAtFull, MeasureUnit speedUnit, double leastPercent)
+    implements Stage {
+
+  @Override
+  public Station from() {
+    return Station.NUMBER;
+  }
+
+  @Override
+  public Station to() {
+    return Station.PERCENT;
+  }
+
+  @Override
+  public MeasureUnit unit() {
+    return MeasureUnit.PERCENT;
+  }
+
+  @Override
+  public double forward(double number) {
+    return Numbers.clamp(straight(number), leastPercent, 100);
+  }
+
+  @Override
+  public double inverse(double percent) {
+    return speedAtZero + percent / 100 * (speedAtFull - speedAtZero);
+  }
+
+  @Override
+  public double low() {
+    return leastPercent;
+  }
+
+  @Override
+  public double high() {
+    return 100;
+  }
+
+  @Override
+  public double step() {
+    return 0;
+  }
+
+  @Override
+  public String origin() {
+    return "program: %s to %s".formatted(text(speedAtZero), text(speedAtFull, speedUnit));
+  }
+
+  @Override
+  public Step sum(double in, double out) {
+    return new Step(
+        "percent",
+        "(v − v₀)/(v₁₀₀ − v₀)·100",
+        "(%s − %s)/(%s − %s)·100"
+            .formatted(text(in), text(speedAtZero), text(speedAtFull), text(speedAtZero)),
+        out,
+        unit(),
+        origin());
+  }
+
+  @Override
+  public Optional<String> condition(double number) {
+    double percent = straight(number);
+    if (percent > 100 + 1e-9) {
+      return Optional.of(
+          "held at 100 %: the program's span ends at " + text(speedAtFull, speedUnit));
+    }
+    return percent < leastPercent - 1e-9
+        ? Optional.of(
+            "held at %s: the program's span begins there".formatted(text(leastPercent, unit())))
+        : Optional.empty();
+  }
+
+  private double straight(double number) {
+    return (number - speedAtZero) / (speedAtFull - speedAtZero) * 100;
+  }
+}

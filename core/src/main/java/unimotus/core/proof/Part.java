@@ -1,0 +1,22 @@
+package unimotus.core.proof;
+
+/** The parts of an axis' design a prediction can depend on. */
+public enum Part {
+  CONTROLLER("controller channels"),
+  PROGRAM("program scaling"),
+  WIRES("wires"),
+  DRIVE("drive settings"),
+  MOTOR("motor plate"),
+  MECHANICS("mechanics and load");
+
+  private final String label;
+
+  Part(String label) {
+    this.label = label;
+  }
+
+  /** The words shown to the user. */
+  public String label() {
+    return label;
+  }
+}

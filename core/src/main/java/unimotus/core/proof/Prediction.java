@@ -1,0 +1,40 @@
+package unimotus.core.proof;
+
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.derivation.Derivation;
+import unimotus.core.path.Station;
+
+/**
+ * What should be measured, where and how.
+ *
+ * @param key stable key within the axis, such as {@code ref50.frequency}
+ * @param group what the predictions of one test share, such as {@code Reference 50 %}
+ * @param title what is measured
+ * @param expectation what should be seen
+ * @param station the station of the path, null where it is not one
+ * @param number the program's number it is measured at; not-a-number where it is not
+ * @param where the place to measure
+ * @param instrument what to measure with
+ * @param how what to do first
+ * @param dependsOn the parts of the design whose change makes a reading of it stale
+ * @param sum how the predicted value came about
+ */
+public record Prediction(
+    String key,
+    String group,
+    String title,
+    Expectation expectation,
+    @Nullable Station station,
+    double number,
+    String where,
+    String instrument,
+    String how,
+    Set<Part> dependsOn,
+    Derivation sum) {
+
+  /** Takes a copy of the parts. */
+  public Prediction {
+    dependsOn = Set.copyOf(dependsOn);
+  }
+}

@@ -1,0 +1,282 @@
+package unimotus.core.proof;
+
+import static unimotus.core.proof.Part.CONTROLLER;
+import static unimotus.core.proof.Part.DRIVE;
+import static unimotus.core.proof.Part.MECHANICS;
+import static unimotus.core.proof.Part.MOTOR;
+import static unimotus.core.proof.Part.PROGRAM;
+import static unimotus.core.proof.Part.WIRES;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.Set;
+import unimotus.core.bench.Bench;
+import unimotus.core.bench.BenchSetup;
+import unimotus.core.bench.Scenario;
+import unimotus.core.derivation.Derivation;
+import unimotus.core.derivation.Step;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.path.PathState;
+import unimotus.core.path.SignalPath;
+import unimotus.core.path.Station;
+import unimotus.core.quantity.MeasureUnit;
+
+/**
+ * Turns the design of an axis into the list of what should be seen, in the order it is proved:
+ * permission, direction, references, ramps, stop.
+ */
+public final class Predictor {
+  /** The references that are tried, in percent of the program's span. */
+  public static final List<Integer> REFERENCES = List.of(0, 25, 50, 75, 100);
+
+  /** Key of the direction observed in a short jog. */
+  public static final String DIRECTION = "direction.jog";
+
+  private static final double STEADY_SHARE = 0.98;
+  private static final double STANDSTILL_RPM = 1;
+
+  /** Nobody stands with a stop watch for longer; slower ramps get no predicted time. */
+  private static final double LONGEST_WATCH_SECONDS = 1200;
+
+  private final AxisAssembly axis;
+  private final SignalPath path;
+  private final List<Prediction> predictions = new ArrayList<>();
+
+  private Predictor(AxisAssembly axis, SignalPath path) {
+    this.axis = axis;
+    this.path = path;
+  }
+
+  /** All predictions of an axis, in the order of proving. */
+  public static List<Prediction> predict(AxisAssembly axis, SignalPath path) {
+    Predictor predictor = new Predictor(axis, path);
+    predictor.permission();
+    predictor.direction();
+    REFERENCES.forEach(predictor::reference);
+    predictor.times();
+    return List.copyOf(predictor.predictions);
+  }
+
+  /** The predictions of the references alone; what the detective works on. */
+  public static List<Prediction> references(AxisAssembly axis, SignalPath path) {
+    Predictor predictor = new Predictor(axis, path);
+    predictor.direction();
+    REFERENCES.forEach(predictor::reference);
+    return List.copyOf(predictor.predictions);
+  }
+
+  private void permission() {
+    List<String> states = List.of("not permitted", "ready", "running", "fault");
+    predictions.add(
+        word(
+            "permission.open",
+            "Permission",
+            "status with permission open",
+            "not permitted",
+            states,
+            "Open safe torque off and enable, then command run.",
+            EnumSet.of(WIRES, DRIVE)));
+    predictions.add(
+        word(
+            "permission.closed",
+            "Permission",
+            "status with permission closed",
+            "ready",
+            states,
+            "Close safe torque off and enable, no run command.",
+            EnumSet.of(WIRES, DRIVE)));
+  }
+
+  private void direction() {
+    predictions.add(
+        word(
+            DIRECTION,
+            "Direction",
+            "shaft in a short jog forward",
+            "forward",
+            List.of("forward", "reverse", "no motion"),
+            "Jog forward for a second at low speed, watch the shaft. Uncoupled the first time.",
+            EnumSet.of(WIRES, DRIVE, MOTOR, PROGRAM)));
+  }
+
+  private Prediction word(
+      String key,
+      String group,
+      String title,
+      String expected,
+      List<String> choices,
+      String how,
+      Set<Part> parts) {
+    return new Prediction(
+        key,
+        group,
+        title,
+        new Expectation.Word(expected, choices),
+        null,
+        Double.NaN,
+        key.equals(DIRECTION) ? "motor shaft" : "drive's display",
+        "eyes",
+        how,
+        parts,
+        Derivation.NONE);
+  }
+
+  private void reference(int percent) {
+    double number = path.scale().inverse(percent);
+    PathState state = path.state(number);
+    add(
+        percent,
+        number,
+        state,
+        Station.COUNTS,
+        1,
+        "controller's online view",
+        "programming device",
+        EnumSet.of(PROGRAM));
+    double span = path.module().range().high() - Math.max(0, path.module().range().low());
+    add(
+        percent,
+        number,
+        state,
+        Station.SIGNAL,
+        Tolerances.signal(span, path.module().step()),
+        "%s against its return".formatted(path.module().point()),
+        path.module().range().isCurrent() ? "loop meter" : "voltmeter",
+        EnumSet.of(PROGRAM, CONTROLLER, WIRES));
+    add(
+        percent,
+        number,
+        state,
+        Station.FREQUENCY,
+        Tolerances.frequency(path.reference().maximumHertz()),
+        "drive's display",
+        "drive's display",
+        EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE));
+    double slip = Math.abs(state.value(Station.SYNCHRONOUS) - state.value(Station.SHAFT));
+    double shaft = Tolerances.shaft(path.poles().high(), slip);
+    add(
+        percent,
+        number,
+        state,
+        Station.SHAFT,
+        shaft,
+        "motor shaft",
+        "hand tachometer",
+        EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS));
+    add(
+        percent,
+        number,
+        state,
+        Station.MACHINE,
+        Tolerances.machine(path.product().forward(path.gear().forward(shaft))),
+        "machine",
+        "tachometer or tape and watch",
+        EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS));
+  }
+
+  private void add(
+      int percent,
+      double number,
+      PathState state,
+      Station station,
+      double tolerance,
+      String where,
+      String instrument,
+      Set<Part> parts) {
+    predictions.add(
+        new Prediction(
+            key(percent, station),
+            "Reference %d %%".formatted(percent),
+            title(station),
+            new Expectation.Amount(state.value(station), tolerance, path.unit(station)),
+            station,
+            number,
+            where,
+            instrument,
+            "Command %d %%. Signal and display with the motor isolated, then the speeds."
+                .formatted(percent),
+            parts,
+            state.derivation(station)));
+  }
+
+  private static String title(Station station) {
+    return switch (station) {
+      case COUNTS -> "counts to the module";
+      case SIGNAL -> "signal on the wires";
+      case FREQUENCY -> "frequency on the display";
+      case SHAFT -> "speed of the motor shaft";
+      case MACHINE -> "speed of the machine";
+      default -> station.label();
+    };
+  }
+
+  /** The key of the prediction at a reference and a station, such as {@code ref50.frequency}. */
+  public static String key(int percent, Station station) {
+    return "ref%d.%s".formatted(percent, station.key());
+  }
+
+  private void times() {
+    BenchSetup setup = BenchSetup.of(axis, path);
+    double full = path.scale().speedAtFull();
+    double top = Math.abs(path.value(Station.SHAFT, full));
+    double start = 0.1;
+    double risen = start + 3 * setup.accelerationSeconds() + 10;
+    if (risen >= LONGEST_WATCH_SECONDS) {
+      return;
+    }
+    double length = Math.min(LONGEST_WATCH_SECONDS, risen + 3 * setup.decelerationSeconds() + 120);
+    Scenario stopped = Scenario.runAndStop(full, risen, length);
+    Scenario revoked = Scenario.permissionLost(full, risen, length);
+    time(
+        "ramp.up",
+        "time from start to full speed",
+        Bench.secondsUntil(setup, stopped, start, rpm -> rpm >= STEADY_SHARE * top),
+        "Command 100 %, start, stop the watch when the speed is steady.",
+        "Ramps");
+    String stop =
+        setup.rampStop()
+            ? "time from stop command to standstill, by ramp"
+            : "time from stop command to standstill, coasting";
+    time(
+        "stop.time",
+        stop,
+        Bench.secondsUntil(setup, stopped, risen, rpm -> rpm <= STANDSTILL_RPM),
+        "From full speed withdraw the run command, stop the watch at standstill.",
+        "Stop");
+    time(
+        "stop.coast",
+        "time from lost permission to standstill",
+        Bench.secondsUntil(setup, revoked, risen, rpm -> rpm <= STANDSTILL_RPM),
+        "From full speed open the permission, stop the watch at standstill. Safe torque off does not brake.",
+        "Stop");
+  }
+
+  private void time(String key, String title, OptionalDouble seconds, String how, String group) {
+    if (seconds.isEmpty()) {
+      return;
+    }
+    double value = seconds.getAsDouble();
+    predictions.add(
+        new Prediction(
+            key,
+            group,
+            title,
+            new Expectation.Amount(value, Tolerances.time(value), MeasureUnit.SECOND_UNIT),
+            null,
+            Double.NaN,
+            "machine",
+            "stop watch",
+            how,
+            EnumSet.allOf(Part.class),
+            Derivation.of(
+                new Step(
+                    title,
+                    "",
+                    "dry-run in ticks of 1 ms",
+                    value,
+                    MeasureUnit.SECOND_UNIT,
+                    "dry-run of this design"))));
+  }
+}

@@ -1,0 +1,49 @@
+package unimotus.core.proof;
+
+/**
+ * How far a reading may lie from its prediction and still agree. All by common practice: the sum of
+ * what a sound instrument and sound devices may be off.
+ */
+final class Tolerances {
+  /** Output module and meter together, share of span. */
+  private static final double SIGNAL_SHARE = 0.005;
+
+  /** Output module and drive's input together, share of maximum frequency. */
+  private static final double FREQUENCY_SHARE = 0.005;
+
+  /** Hand tachometer and frequency together, share of full speed. */
+  private static final double SHAFT_SHARE = 0.005;
+
+  /** Slip moves with load and winding temperature by about half of itself. */
+  private static final double SLIP_SHARE = 0.5;
+
+  /** Rim speed with a measuring wheel or tape and watch, over the shaft's tolerance. */
+  private static final double MACHINE_FACTOR = 1.5;
+
+  /** A hand on a stop watch. */
+  private static final double WATCH_SECONDS = 0.3;
+
+  private static final double TIME_SHARE = 0.1;
+
+  private Tolerances() {}
+
+  static double signal(double span, double step) {
+    return SIGNAL_SHARE * span + step;
+  }
+
+  static double frequency(double maximumHertz) {
+    return Math.max(0.05, FREQUENCY_SHARE * maximumHertz);
+  }
+
+  static double shaft(double fullRpm, double slipRpm) {
+    return SHAFT_SHARE * fullRpm + SLIP_SHARE * slipRpm;
+  }
+
+  static double machine(double shaftTolerance) {
+    return MACHINE_FACTOR * shaftTolerance;
+  }
+
+  static double time(double seconds) {
+    return WATCH_SECONDS + TIME_SHARE * seconds;
+  }
+}

@@ -1,0 +1,93 @@
+package unimotus.core.review;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.discrete.DiscreteChecks;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.MotionChecks;
+import unimotus.core.motor.MotorChecks;
+import unimotus.core.path.PathChecks;
+import unimotus.core.path.PathFactory;
+import unimotus.core.path.SignalPath;
+import unimotus.core.settings.SettingChecks;
+
+/**
+ * One axis looked over.
+ *
+ * @param axis the axis
+ * @param assembly the axis with its devices, null where something is missing
+ * @param path the signal path, null where something is missing or the plate is impossible
+ * @param findings what the rules say, worst first
+ */
+public record AxisReview(
+    Axis axis, @Nullable AxisAssembly assembly, @Nullable SignalPath path, List<Finding> findings) {
+
+  /** Takes the findings worst first. */
+  public AxisReview {
+    findings = sorted(findings);
+  }
+
+  /** Looks over an axis that has all its devices. */
+  static AxisReview of(AxisAssembly assembly) {
+    List<Finding> found = new ArrayList<>(MotorChecks.check(assembly));
+    SignalPath path = pathOf(assembly);
+    if (path != null) {
+      found.addAll(PathChecks.check(assembly, path));
+    }
+    found.addAll(DiscreteChecks.check(assembly));
+    found.addAll(MotionChecks.check(assembly));
+    found.addAll(SettingChecks.check(assembly));
+    return new AxisReview(assembly.axis(), assembly, path, found);
+  }
+
+  /** Says what an unfinished axis still lacks. */
+  static AxisReview incomplete(Axis axis, List<String> missing) {
+    Finding finding =
+        new Finding(
+            Severity.WARNING,
+            Rule.AXIS_INCOMPLETE,
+            "axis/" + axis.id(),
+            "still missing: " + String.join(", ", missing),
+            "Nothing can be computed for this axis until it is there.",
+            "Choose it at the station Identify.");
+    return new AxisReview(axis, null, null, List.of(finding));
+  }
+
+  /** The signal path; empty where something is missing. */
+  public Optional<SignalPath> signalPath() {
+    return Optional.ofNullable(path);
+  }
+
+  /** This review with more findings. */
+  AxisReview with(List<Finding> more) {
+    List<Finding> all = new ArrayList<>(findings);
+    all.addAll(more);
+    return new AxisReview(axis, assembly, path, all);
+  }
+
+  /** How many findings have this severity. */
+  public long count(Severity severity) {
+    return findings.stream().filter(f -> f.severity() == severity).count();
+  }
+
+  private static @Nullable SignalPath pathOf(AxisAssembly assembly) {
+    try {
+      return PathFactory.of(assembly);
+    } catch (IllegalArgumentException impossiblePlate) {
+      return null;
+    }
+  }
+
+  private static List<Finding> sorted(List<Finding> findings) {
+    List<Finding> sorted = new ArrayList<>(findings);
+    sorted.sort(
+        java.util.Comparator.comparing(Finding::severity).thenComparing(f -> f.rule().code()));
+    return List.copyOf(sorted);
+  }
+}

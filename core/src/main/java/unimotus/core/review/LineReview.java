@@ -1,0 +1,109 @@
+package unimotus.core.review;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.finding.Finding;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Wire;
+import unimotus.core.sheet.SheetCatalogue;
+
+/** All axes of a line looked over. Immutable. */
+public final class LineReview {
+  private final List<AxisReview> axes;
+  private final Map<String, AxisReview> own;
+
+  private LineReview(List<AxisReview> axes, Map<String, AxisReview> own) {
+    this.axes = List.copyOf(axes);
+    this.own = own;
+  }
+
+  /** Looks over the whole line. */
+  public static LineReview of(Project project, SheetCatalogue sheets) {
+    return of(project, sheets, null);
+  }
+
+  /**
+   * Looks over the line again after an edit.
+   *
+   * @param previous the review before the edit; axes whose parts are the very same objects are
+   *     taken over from it; null for a first review
+   */
+  public static LineReview of(
+      Project project, SheetCatalogue sheets, @Nullable LineReview previous) {
+    Map<String, AxisReview> own = new HashMap<>();
+    Map<String, List<Wire>> wires = wiresByDevice(project);
+    for (Axis axis : project.axes()) {
+      own.put(axis.id(), review(project, sheets, axis, wires, previous));
+    }
+    Map<String, List<Finding>> shared = LineChecks.check(project);
+    List<AxisReview> all = new ArrayList<>();
+    for (Axis axis : project.axes()) {
+      AxisReview review = own.get(axis.id());
+      List<Finding> more = shared.getOrDefault(axis.id(), List.of());
+      all.add(more.isEmpty() ? review : review.with(more));
+    }
+    return new LineReview(all, own);
+  }
+
+  private static AxisReview review(
+      Project project,
+      SheetCatalogue sheets,
+      Axis axis,
+      Map<String, List<Wire>> wires,
+      @Nullable LineReview previous) {
+    Optional<AxisAssembly> assembly =
+        AxisAssembly.of(
+            project, sheets, axis, wires.getOrDefault(String.valueOf(axis.drive()), List.of()));
+    if (assembly.isEmpty()) {
+      return AxisReview.incomplete(axis, AxisAssembly.missing(project, sheets, axis));
+    }
+    AxisReview before = previous == null ? null : previous.own.get(axis.id());
+    return before != null && before.assembly() != null && same(before.assembly(), assembly.get())
+        ? before
+        : AxisReview.of(assembly.get());
+  }
+
+  /** Whether nothing of the axis was exchanged; by identity, since every edit makes new objects. */
+  @SuppressWarnings("ReferenceEquality")
+  private static boolean same(AxisAssembly a, AxisAssembly b) {
+    return a.axis() == b.axis()
+        && a.controller() == b.controller()
+        && a.drive() == b.drive()
+        && a.motor() == b.motor()
+        && a.controllerSheet() == b.controllerSheet()
+        && a.driveSheet() == b.driveSheet()
+        && a.wires().equals(b.wires());
+  }
+
+  private static Map<String, List<Wire>> wiresByDevice(Project project) {
+    Map<String, List<Wire>> byDevice = new HashMap<>();
+    for (Wire wire : project.wires()) {
+      byDevice.computeIfAbsent(wire.from().device(), d -> new ArrayList<>()).add(wire);
+      if (!wire.to().device().equals(wire.from().device())) {
+        byDevice.computeIfAbsent(wire.to().device(), d -> new ArrayList<>()).add(wire);
+      }
+    }
+    return byDevice;
+  }
+
+  /** One review an axis, in the line's order. */
+  public List<AxisReview> axes() {
+    return axes;
+  }
+
+  /** The review of one axis; empty where there is no such axis. */
+  public Optional<AxisReview> axis(String id) {
+    return axes.stream().filter(r -> r.axis().id().equals(id)).findFirst();
+  }
+
+  /** All findings, axis by axis. */
+  public List<Finding> findings() {
+    return axes.stream().flatMap(r -> r.findings().stream()).toList();
+  }
+}

@@ -1,0 +1,113 @@
+package unimotus.core.settings;
+
+import java.util.ArrayList;
+import java.util.List;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingValue;
+
+/** What is off in the settings themselves, whatever they are used for. */
+public final class SettingChecks {
+  private SettingChecks() {}
+
+  /** Findings of one axis; possibly empty. */
+  public static List<Finding> check(AxisAssembly axis) {
+    List<Finding> found = new ArrayList<>();
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    checkRanges(axis, found);
+    checkCommandSource(axis, settings, found);
+    checkReferenceSource(axis, settings, found);
+    return found;
+  }
+
+  private static void checkRanges(AxisAssembly axis, List<Finding> found) {
+    axis.drive()
+        .settings()
+        .forEach(
+            (code, value) ->
+                axis.driveSheet()
+                    .setting(code)
+                    .ifPresentOrElse(
+                        s -> checkRange(axis, s, value, found),
+                        () -> found.add(unknown(axis, code))));
+  }
+
+  private static void checkRange(
+      AxisAssembly axis, SettingDefinition setting, SettingValue value, List<Finding> found) {
+    if (!setting.takes(value)) {
+      found.add(
+          new Finding(
+              Severity.ERROR,
+              Rule.SETTING_RANGE,
+              place(axis, setting.code()),
+              "%s %s is %s; the drive takes %s"
+                  .formatted(setting.code(), setting.name(), text(value), setting.rangeText()),
+              "The drive will refuse the value or clip it, and keep another one than is written here.",
+              "Enter a value within the range, or choose a drive that has it."));
+    }
+  }
+
+  private static Finding unknown(AxisAssembly axis, String code) {
+    return new Finding(
+        Severity.ERROR,
+        Rule.SETTING_RANGE,
+        place(axis, code),
+        "setting %s is not one of %s".formatted(code, axis.driveSheet().name()),
+        "The value cannot be entered on this drive.",
+        "Remove it, or choose the drive it belongs to.");
+  }
+
+  private static void checkCommandSource(
+      AxisAssembly axis, EffectiveSettings settings, List<Finding> found) {
+    String source = settings.choice(SettingRole.COMMAND_SOURCE, "terminals");
+    if (!source.equals("terminals") && settings.inputFor("run-forward").isPresent()) {
+      found.add(
+          new Finding(
+              Severity.ERROR,
+              Rule.COMMAND_SOURCE,
+              place(axis, code(axis, SettingRole.COMMAND_SOURCE)),
+              "the drive takes run and stop from its %s, the axis is commanded over terminals"
+                  .formatted(source),
+              "The run contact will close and nothing will happen; from the keypad it works.",
+              "Set the command source to terminals."));
+    }
+  }
+
+  private static void checkReferenceSource(
+      AxisAssembly axis, EffectiveSettings settings, List<Finding> found) {
+    String wired = axis.axis().reference().input();
+    if (wired == null) {
+      return;
+    }
+    String source = settings.choice(SettingRole.REFERENCE_SOURCE, wired);
+    if (!source.equals(wired)) {
+      found.add(
+          new Finding(
+              Severity.ERROR,
+              Rule.REFERENCE_SOURCE,
+              place(axis, code(axis, SettingRole.REFERENCE_SOURCE)),
+              "the drive takes its reference from %s, the axis sends it to %s"
+                  .formatted(source, wired),
+              "The speed will not follow the controller, whatever the signal.",
+              "Set the reference source to " + wired + "."));
+    }
+  }
+
+  private static String code(AxisAssembly axis, SettingRole role) {
+    return axis.driveSheet().setting(role).map(SettingDefinition::code).orElse(role.name());
+  }
+
+  private static String place(AxisAssembly axis, String code) {
+    return "axis/%s/drive/%s".formatted(axis.axis().id(), code);
+  }
+
+  private static String text(SettingValue value) {
+    return value instanceof SettingValue.Number n
+        ? unimotus.core.quantity.QuantityFormat.PLAIN.number(n.value())
+        : ((SettingValue.Choice) value).value();
+  }
+}

@@ -1,0 +1,24 @@
+package unimotus.core.sheet;
+
+import java.util.List;
+
+/**
+ * A class of programmable controller with its points.
+ *
+ * @param id stable id
+ * @param name class of the device in words
+ * @param terminals points and supply terminals
+ * @param selectors channel ranges and raw full scales
+ * @param converterBits resolution of the analog converters, 8 to 24 bit
+ */
+public record ControllerSheet(
+    String id, String name, List<Terminal> terminals, List<Selector> selectors, int converterBits)
+    implements DeviceSheet {
+
+  /** Copies the lists and checks the converter. */
+  public ControllerSheet {
+    terminals = List.copyOf(terminals);
+    selectors = List.copyOf(selectors);
+    Bits.check(id, converterBits);
+  }
+}

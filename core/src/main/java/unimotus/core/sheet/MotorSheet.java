@@ -1,0 +1,23 @@
+package unimotus.core.sheet;
+
+import java.util.List;
+
+/**
+ * A class of three-phase motor with the figures of its plate.
+ *
+ * @param id stable id
+ * @param name class of the motor in words
+ * @param plate the plate
+ */
+public record MotorSheet(String id, String name, Plate plate) implements DeviceSheet {
+
+  @Override
+  public List<Terminal> terminals() {
+    return List.of();
+  }
+
+  @Override
+  public List<Selector> selectors() {
+    return List.of();
+  }
+}

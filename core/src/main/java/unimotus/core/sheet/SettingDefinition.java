@@ -1,0 +1,31 @@
+package unimotus.core.sheet;
+
+import org.jspecify.annotations.Nullable;
+
+/** One setting of a drive: a number with a range, or a choice. */
+public sealed interface SettingDefinition permits NumberSetting, ChoiceSetting {
+
+  /** The code in the drive's own menu. */
+  String code();
+
+  /** The name in words. */
+  String name();
+
+  /** The menu group it stands in. */
+  String group();
+
+  /** What it means to the axis; null where the program does not use it. */
+  @Nullable SettingRole role();
+
+  /** The terminal it belongs to, null where it serves the whole drive. */
+  @Nullable String terminal();
+
+  /** The value it leaves the works with. */
+  SettingValue initial();
+
+  /** Whether the drive would take {@code value}. */
+  boolean takes(SettingValue value);
+
+  /** The range or the choices in words, for messages. */
+  String rangeText();
+}

@@ -1,0 +1,52 @@
+package unimotus.core.sheet;
+
+/** What a setting means to the axis, whatever its code and name on one drive or another. */
+public enum SettingRole {
+  MOTOR_POWER,
+  MOTOR_VOLTAGE,
+  MOTOR_CURRENT,
+  MOTOR_FREQUENCY,
+  MOTOR_SPEED,
+  MOTOR_POLES,
+  OVERLOAD_CURRENT,
+  /** Limit of the output current in amperes. */
+  CURRENT_LIMIT,
+  MINIMUM_FREQUENCY,
+  MAXIMUM_FREQUENCY,
+  /** Seconds from standstill to maximum frequency. */
+  ACCELERATION_TIME,
+  /** Seconds from maximum frequency to standstill. */
+  DECELERATION_TIME,
+  /** {@code ramp} or {@code coast}. */
+  STOP_MODE,
+  /** {@code terminals}, {@code keypad} or {@code fieldbus}. */
+  COMMAND_SOURCE,
+  /** A terminal id, {@code keypad} or {@code fieldbus}. */
+  REFERENCE_SOURCE,
+  /** {@code two-wire} or {@code three-wire}. */
+  CONTROL_WIRING,
+  /** {@code allowed} or {@code blocked}: start with a run contact found closed at power-up. */
+  RESTART_AT_POWER_UP,
+  /** {@code active-high} or {@code active-low}. */
+  INPUT_LEVEL,
+  /** {@code on} or {@code off}. */
+  SLIP_COMPENSATION,
+  /** Of one binary input: {@code run-forward}, {@code run-reverse}, {@code reset}, … */
+  INPUT_FUNCTION,
+  /** Of one analog input: the signal range. */
+  ANALOG_RANGE,
+  /** Of one analog input: output frequency at the low end of the range. */
+  FREQUENCY_AT_LOW,
+  /** Of one analog input: output frequency at the high end of the range. */
+  FREQUENCY_AT_HIGH,
+  /** Of one analog input: {@code on} turns low into high. */
+  ANALOG_INVERT,
+  /** Of one analog input: percent around zero that count as zero. */
+  DEAD_BAND,
+  /** Of one analog input: {@code fault}, {@code hold} or {@code none} on a lost live zero. */
+  LOSS_ACTION,
+  /** Of one analog output: the signal range. */
+  ANSWER_RANGE,
+  /** Of one analog output: the frequency shown as full scale. */
+  ANSWER_FULL_SCALE
+}

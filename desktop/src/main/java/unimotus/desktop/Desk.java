@@ -1,0 +1,210 @@
+package unimotus.desktop;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.beans.property.BooleanProperty;
+import javafx.beans.property.ObjectProperty;
+import javafx.beans.property.ReadOnlyObjectProperty;
+import javafx.beans.property.ReadOnlyObjectWrapper;
+import javafx.beans.property.SimpleBooleanProperty;
+import javafx.beans.property.SimpleObjectProperty;
+import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import unimotus.core.machine.Axis;
+import unimotus.core.review.AxisReview;
+import unimotus.workbench.Demo;
+import unimotus.workbench.DisplayUnits;
+import unimotus.workbench.Edit;
+import unimotus.workbench.Evidence;
+import unimotus.workbench.EvidenceBook;
+import unimotus.workbench.Preferences;
+import unimotus.workbench.Progress;
+import unimotus.workbench.Session;
+import unimotus.workbench.WorkStep;
+
+/**
+ * What all views share: the session, the axis and the station looked at, the reader's preferences,
+ * and a line for messages. Used on the JavaFX thread only.
+ */
+public final class Desk {
+  /**
+   * A word to the user.
+   *
+   * @param text what is said; empty for nothing
+   * @param attention whether something was refused
+   */
+  public record Message(String text, boolean attention) {}
+
+  private static final Logger LOG = LoggerFactory.getLogger(Desk.class);
+
+  private final Session session;
+  private final Dialogs dialogs;
+  private final Clock clock;
+  private final Path preferencesFile;
+  private final EvidenceBook evidence = new EvidenceBook();
+  private final List<Runnable> refreshers = new ArrayList<>();
+  private final ObjectProperty<@Nullable String> axisId = new SimpleObjectProperty<>();
+  private final ObjectProperty<@Nullable WorkStep> step = new SimpleObjectProperty<>();
+  private final BooleanProperty startingAxis = new SimpleBooleanProperty();
+  private final ObjectProperty<Preferences> preferences;
+  private final ReadOnlyObjectWrapper<Message> message =
+      new ReadOnlyObjectWrapper<>(new Message("", false));
+
+  /** A desk over a session. */
+  public Desk(Session session, Dialogs dialogs, Clock clock, Path preferencesFile) {
+    this.session = session;
+    this.dialogs = dialogs;
+    this.clock = clock;
+    this.preferencesFile = preferencesFile;
+    this.preferences = new SimpleObjectProperty<>(Preferences.load(preferencesFile));
+    session.onChange(this::refresh);
+    axisId.addListener((o, was, is) -> refresh());
+    step.addListener((o, was, is) -> refresh());
+    startingAxis.addListener((o, was, is) -> refresh());
+    preferences.addListener((o, was, is) -> refresh());
+  }
+
+  /** The open project with its history. */
+  public Session session() {
+    return session;
+  }
+
+  /** How the user is asked for files. */
+  public Dialogs dialogs() {
+    return dialogs;
+  }
+
+  /** Tells the time readings are taken at. */
+  public Clock clock() {
+    return clock;
+  }
+
+  /** The reader's units. */
+  public DisplayUnits units() {
+    return preferences.get().units();
+  }
+
+  /** What is remembered between sessions. */
+  public ObjectProperty<Preferences> preferences() {
+    return preferences;
+  }
+
+  /** Changes what is remembered and keeps it. */
+  public void remember(Preferences next) {
+    preferences.set(next);
+    try {
+      next.save(preferencesFile);
+    } catch (IOException e) {
+      LOG.warn("preferences could not be kept: {}", e.getMessage());
+    }
+  }
+
+  /** The station looked at; null for the overview of the line. */
+  public ObjectProperty<@Nullable WorkStep> step() {
+    return step;
+  }
+
+  /** The axis looked at; null where the line has none. */
+  public ObjectProperty<@Nullable String> axisId() {
+    return axisId;
+  }
+
+  /** What was said last. */
+  public ReadOnlyObjectProperty<Message> message() {
+    return message.getReadOnlyProperty();
+  }
+
+  /** Adds something to redraw after every change. */
+  public void onRefresh(Runnable refresher) {
+    refreshers.add(refresher);
+  }
+
+  /** The review of the axis looked at; empty where there is none. */
+  public Optional<AxisReview> review() {
+    return Optional.ofNullable(axisId.get()).flatMap(id -> session.review().axis(id));
+  }
+
+  /** The axis looked at; empty where there is none. */
+  public Optional<Axis> axis() {
+    return review().map(AxisReview::axis);
+  }
+
+  /** The evidence of the axis looked at; empty where it has no path yet. */
+  public Optional<Evidence> evidence() {
+    return review().flatMap(this::evidence);
+  }
+
+  /** The evidence of an axis; empty where it has no path yet. */
+  public Optional<Evidence> evidence(AxisReview review) {
+    return evidence.of(session.project(), review);
+  }
+
+  /** How far an axis is. */
+  public Progress progress(AxisReview review) {
+    return Progress.of(review, evidence(review).map(Evidence::proof));
+  }
+
+  /** Looks at a station of an axis. */
+  public void show(@Nullable String axis, @Nullable WorkStep station) {
+    startingAxis.set(false);
+    axisId.set(axis);
+    step.set(station);
+  }
+
+  /**
+   * Carries out an edit and says what happened; where it is refused, says why and changes nothing.
+   *
+   * @return whether it was carried out
+   */
+  public boolean apply(Edit edit) {
+    try {
+      session.apply(edit);
+      say(edit.name());
+      return true;
+    } catch (IllegalArgumentException | IllegalStateException refused) {
+      refuse(refused.getMessage());
+      return false;
+    }
+  }
+
+  /** Whether an axis is being started; the view for it then stands in the middle. */
+  public BooleanProperty startingAxis() {
+    return startingAxis;
+  }
+
+  /** Begins a new axis. */
+  public void startAxis() {
+    startingAxis.set(true);
+  }
+
+  /** Opens the demo line in place of what is open. */
+  public void openDemo() {
+    startingAxis.set(false);
+    session.start(Demo.project());
+    show(null, null);
+    say("the demo line is open; it is a copy, change what you like");
+  }
+
+  /** Says something in passing. */
+  public void say(String text) {
+    message.set(new Message(text, false));
+  }
+
+  /** Says why something was refused. */
+  public void refuse(@Nullable String text) {
+    message.set(new Message(String.valueOf(text), true));
+  }
+
+  /** Redraws everything that shows the project. */
+  public void refresh() {
+    if (axis().isEmpty()) {
+      axisId.set(session.project().axes().stream().map(Axis::id).findFirst().orElse(null));
+    }
+    List.copyOf(refreshers).forEach(Runnable::run);
+  }
+}

@@ -1,0 +1,82 @@
+package unimotus.desktop;
+
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.function.Consumer;
+import javafx.animation.PauseTransition;
+import javafx.application.Platform;
+import javafx.stage.Stage;
+import javafx.util.Duration;
+import org.jspecify.annotations.Nullable;
+import unimotus.desktop.kit.Picture;
+import unimotus.workbench.WorkStep;
+
+/** Takes a picture of every main view, made from the demo line, and ends the program. */
+final class Shots {
+  private static final Duration SETTLE = Duration.millis(500);
+
+  private record Shot(String name, Consumer<Desk> pose) {}
+
+  private final Stage stage;
+  private final Desk desk;
+  private final Path folder;
+  private final Deque<Shot> waiting = new ArrayDeque<>();
+
+  Shots(Stage stage, Desk desk, Path folder) {
+    this.stage = stage;
+    this.desk = desk;
+    this.folder = folder;
+    waiting.add(new Shot("empty", d -> d.session().startNew()));
+    waiting.add(new Shot("new-axis", Desk::startAxis));
+    waiting.add(new Shot("line", d -> d.openDemo()));
+    waiting.add(view("identify", "rinse-drum", WorkStep.IDENTIFY));
+    waiting.add(view("wire", "rinse-drum", WorkStep.WIRE));
+    waiting.add(view("set-up", "rinse-drum", WorkStep.SET_UP));
+    waiting.add(view("path", "rinse-drum", WorkStep.MAP));
+    waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
+    waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
+    waiting.add(
+        new Shot(
+            "path-dark",
+            d -> {
+              d.preferences().set(d.preferences().get().withDark(true));
+              d.show("rinse-drum", WorkStep.MAP);
+            }));
+  }
+
+  private static Shot view(String name, @Nullable String axis, WorkStep step) {
+    return new Shot(name, d -> d.show(axis, step));
+  }
+
+  void take() throws IOException {
+    Files.createDirectories(folder);
+    next();
+  }
+
+  private void next() {
+    Shot shot = waiting.poll();
+    if (shot == null) {
+      Platform.exit();
+      return;
+    }
+    shot.pose().accept(desk);
+    PauseTransition pause = new PauseTransition(SETTLE);
+    pause.setOnFinished(e -> write(shot));
+    pause.play();
+  }
+
+  private void write(Shot shot) {
+    Path file = folder.resolve(shot.name() + ".png");
+    try {
+      Picture.write(stage.getScene().snapshot(null), file);
+      System.out.println(file);
+      next();
+    } catch (IOException e) {
+      System.err.println("unimotus: " + file + " could not be written: " + e.getMessage());
+      Platform.exit();
+    }
+  }
+}

@@ -1,0 +1,56 @@
+package unimotus.desktop.kit;
+
+import java.util.List;
+import java.util.function.Consumer;
+import java.util.function.Function;
+import javafx.scene.control.ComboBox;
+import javafx.util.StringConverter;
+import org.jspecify.annotations.Nullable;
+
+/** One of a few, chosen in place. Shows what it is told without reporting it as a choice. */
+public final class ChoiceField<T> extends ComboBox<T> {
+  private boolean showing;
+
+  /**
+   * A field.
+   *
+   * @param name what is chosen, for screen readers
+   * @param options what there is
+   * @param words the words for one
+   * @param take receives the user's choice
+   */
+  public ChoiceField(String name, List<T> options, Function<T, String> words, Consumer<T> take) {
+    setAccessibleText(name);
+    getItems().setAll(options);
+    setConverter(
+        new StringConverter<>() {
+          @Override
+          public String toString(@Nullable T item) {
+            return item == null ? "" : words.apply(item);
+          }
+
+          @Override
+          public @Nullable T fromString(String text) {
+            return options.stream()
+                .filter(o -> words.apply(o).equals(text))
+                .findFirst()
+                .orElse(null);
+          }
+        });
+    valueProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!showing && is != null) {
+                take.accept(is);
+              }
+            });
+  }
+
+  /** Shows a choice; null for none. */
+  public ChoiceField<T> show(@Nullable T item) {
+    showing = true;
+    setValue(item);
+    showing = false;
+    return this;
+  }
+}

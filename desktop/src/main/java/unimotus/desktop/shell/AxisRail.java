@@ -1,0 +1,107 @@
+package unimotus.desktop.shell;
+
+import java.util.List;
+import javafx.geometry.Insets;
+import javafx.scene.control.Button;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import unimotus.core.finding.Severity;
+import unimotus.core.review.AxisReview;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Mark;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.view.States;
+import unimotus.workbench.Progress;
+import unimotus.workbench.WorkStep;
+
+/** The axes of the line, how each stands, and the next thing to do for the one looked at. */
+final class AxisRail extends VBox {
+  private final Desk desk;
+  private final VBox items = new VBox();
+  private final VBox next = new VBox(6);
+
+  AxisRail(Desk desk) {
+    this.desk = desk;
+    getStyleClass().add("rail");
+    setPrefWidth(196);
+    setMinWidth(196);
+    Button line = item("line", "The whole line", () -> desk.show(desk.axisId().get(), null));
+    line.setId("line-overview");
+    Region spring = new Region();
+    VBox.setVgrow(spring, Priority.ALWAYS);
+    next.setPadding(new Insets(12, 12, 16, 16));
+    Button add = Parts.quiet("new-axis", "+ new axis", desk::startAxis);
+    VBox.setMargin(add, new Insets(6, 0, 0, 10));
+    getChildren().addAll(line, items, add, spring, next);
+    setPadding(new Insets(10, 0, 0, 0));
+  }
+
+  private static Button item(String id, String text, Runnable does) {
+    Button button = new Button(text);
+    button.setId("axis-" + id);
+    button.getStyleClass().setAll("axis-item");
+    button.setMaxWidth(Double.MAX_VALUE);
+    button.setOnAction(e -> does.run());
+    return button;
+  }
+
+  void refresh() {
+    items.getChildren().clear();
+    for (AxisReview review : desk.session().review().axes()) {
+      items.getChildren().add(axis(review));
+    }
+    Button line = (Button) getChildren().get(0);
+    line.getStyleClass().remove("chosen");
+    if (desk.step().get() == null && !desk.startingAxis().get()) {
+      line.getStyleClass().add("chosen");
+    }
+    showNext();
+  }
+
+  private Button axis(AxisReview review) {
+    Progress progress = desk.progress(review);
+    WorkStep at = desk.step().get() == null ? progress.nextStep() : desk.step().get();
+    Button button =
+        item(review.axis().id(), review.axis().name(), () -> desk.show(review.axis().id(), at));
+    Mark mark = mark(review, progress);
+    button.setGraphic(mark);
+    button.setGraphicTextGap(9);
+    if (review.axis().id().equals(desk.axisId().get()) && desk.step().get() != null) {
+      button.getStyleClass().add("chosen");
+    }
+    return button;
+  }
+
+  private static Mark mark(AxisReview review, Progress progress) {
+    if (review.assembly() == null) {
+      return new Mark(Mark.Kind.OPEN, "incomplete");
+    }
+    if (review.count(Severity.ERROR) > 0) {
+      return new Mark(Mark.Kind.ATTENTION, "%d to mend".formatted(review.count(Severity.ERROR)));
+    }
+    Progress.State proof = progress.states().get(WorkStep.PROVE);
+    return new Mark(
+        proof == Progress.State.OPEN ? Mark.Kind.PARTLY : States.mark(proof),
+        proof == Progress.State.OPEN ? "designed, not proven" : "proof: " + States.word(proof));
+  }
+
+  private void showNext() {
+    next.getChildren().clear();
+    desk.review()
+        .filter(r -> desk.step().get() != null)
+        .ifPresent(
+            review -> {
+              Progress progress = desk.progress(review);
+              List<WorkStep> here = List.of(progress.nextStep());
+              next.getChildren()
+                  .setAll(
+                      Parts.label("Next", "text-caption"),
+                      Parts.prose(progress.next()),
+                      Parts.quiet(
+                          "go-next-step",
+                          "at " + here.get(0).label(),
+                          () -> desk.step().set(here.get(0))));
+            });
+  }
+}

@@ -1,0 +1,278 @@
+package unimotus.desktop.shell;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.List;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.BorderPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.StackPane;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.Ids;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.view.View;
+import unimotus.desktop.view.Views;
+import unimotus.formats.project.ProjectFile;
+import unimotus.workbench.Progress;
+import unimotus.workbench.WorkStep;
+
+/**
+ * The window's content: work order above, axes at the side, the view in the middle, messages below.
+ */
+public final class Shell extends StackPane {
+  private final Desk desk;
+  private final Views views;
+  private final ProjectMenu menu;
+  private final Label saved = Parts.label("", "text-caption");
+  private final WorkOrderRail steps;
+  private final AxisRail axes;
+  private final AskBar ask = new AskBar();
+  private final BorderPane frame = new BorderPane();
+  private final VBox middle = new VBox(ask);
+  private final HBox messageLine = new HBox();
+  private final Label message = Parts.label("");
+  private final HelpSheet help;
+  private @Nullable View shown;
+
+  /** Builds the frame over a desk. */
+  public Shell(Desk desk) {
+    this.desk = desk;
+    this.views = new Views(desk);
+    this.menu = new ProjectMenu(desk, new MenuActions());
+    this.steps = new WorkOrderRail(desk);
+    this.axes = new AxisRail(desk);
+    this.help = new HelpSheet(this::toggleHelp);
+    saved.setId("saved-state");
+    message.setId("message");
+    HBox project = Parts.row(8, menu, saved);
+    project.setMinWidth(230);
+    HBox header = new HBox(12, project, Parts.spring(), steps);
+    header.setAlignment(Pos.BOTTOM_LEFT);
+    header.getStyleClass().add("header");
+    messageLine.getStyleClass().add("message-line");
+    messageLine.getChildren().add(message);
+    frame.setTop(header);
+    frame.setLeft(axes);
+    frame.setCenter(middle);
+    frame.setBottom(messageLine);
+    getChildren().addAll(frame, help);
+    desk.onRefresh(this::refresh);
+    desk.message().addListener((o, was, is) -> showMessage(is));
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    refresh();
+  }
+
+  private void showMessage(Desk.Message next) {
+    message.setText(next.text());
+    messageLine.getStyleClass().remove("attention");
+    if (next.attention()) {
+      messageLine.getStyleClass().add("attention");
+    }
+  }
+
+  private void refresh() {
+    String focused = focusedId();
+    menu.refresh();
+    saved.setText(savedText());
+    steps.refresh();
+    axes.refresh();
+    getStyleClass().remove("dark");
+    if (getScene() != null) {
+      getScene().getRoot().getStyleClass().remove("dark");
+      if (desk.preferences().get().dark()) {
+        getScene().getRoot().getStyleClass().add("dark");
+      }
+    }
+    showView();
+    restoreFocus(focused);
+  }
+
+  private @Nullable String focusedId() {
+    Node owner = getScene() == null ? null : getScene().getFocusOwner();
+    return owner == null ? null : owner.getId();
+  }
+
+  /** Views redraw after an edit; the keyboard stays where it was. */
+  private void restoreFocus(@Nullable String id) {
+    if (id != null && getScene() != null) {
+      Node owner = getScene().getFocusOwner();
+      Node again = lookup("#" + id);
+      if (again != null && again != owner) {
+        again.requestFocus();
+      }
+    }
+  }
+
+  private String savedText() {
+    if (desk.session().isReadOnly()) {
+      return "reading only";
+    }
+    if (desk.session().isDirty()) {
+      return "not saved";
+    }
+    return desk.session().file().isPresent() ? "saved" : "";
+  }
+
+  private void showView() {
+    View next = desk.startingAxis().get() ? views.newAxis() : views.of(desk.step().get());
+    if (next != shown) {
+      shown = next;
+      Node node = next.node();
+      VBox.setVgrow(node, javafx.scene.layout.Priority.ALWAYS);
+      middle.getChildren().setAll(ask, node);
+    }
+    next.refresh();
+  }
+
+  private void toggleHelp() {
+    help.setVisible(!help.isVisible());
+    if (help.isVisible()) {
+      help.lookup("#close-help").requestFocus();
+    }
+  }
+
+  private void key(KeyEvent e) {
+    if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && help.isVisible())) {
+      toggleHelp();
+      e.consume();
+    } else if (e.isAltDown() && e.getCode().isDigitKey()) {
+      goTo(e.getCode().ordinal() - KeyCode.DIGIT0.ordinal());
+      e.consume();
+    } else if (e.isAltDown() && (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP)) {
+      nextAxis(e.getCode() == KeyCode.DOWN ? 1 : -1);
+      e.consume();
+    } else if (e.isShortcutDown() && e.isShiftDown() && e.getCode() == KeyCode.Z) {
+      desk.session().redo();
+      e.consume();
+    }
+  }
+
+  private void goTo(int number) {
+    if (number == 0) {
+      desk.show(desk.axisId().get(), null);
+    } else if (number <= WorkStep.values().length && desk.review().isPresent()) {
+      WorkStep step = WorkStep.values()[number - 1];
+      boolean later = desk.progress(desk.review().get()).states().get(step) == Progress.State.LATER;
+      if (later) {
+        desk.refuse(step.label() + " is not in this version");
+      } else {
+        desk.show(desk.axisId().get(), step);
+      }
+    }
+  }
+
+  private void nextAxis(int way) {
+    List<String> ids = desk.session().project().axes().stream().map(Axis::id).toList();
+    int at = ids.indexOf(String.valueOf(desk.axisId().get()));
+    if (!ids.isEmpty()) {
+      desk.show(ids.get(Math.floorMod(at + way, ids.size())), desk.step().get());
+    }
+  }
+
+  /** Asks what to do with unsaved work, then goes on; goes on at once where there is none. */
+  public void leavingWork(Runnable then) {
+    if (!desk.session().isDirty()) {
+      then.run();
+      return;
+    }
+    ask.ask(
+        "There is work that is not saved.",
+        new AskBar.Answer(
+            "save",
+            "Save it",
+            () -> {
+              if (save()) {
+                then.run();
+              }
+            }),
+        new AskBar.Answer("discard", "Let it go", then),
+        new AskBar.Answer("stay", "Stay", () -> {}));
+  }
+
+  /** Asks whether to take up work that an earlier session left unsaved. */
+  public void offerUnsaved(ProjectFile.Unsaved unsaved, Runnable forget) {
+    ask.ask(
+        "The last session ended with unsaved work, kept at " + unsaved.at() + ".",
+        new AskBar.Answer("take-up", "Take it up", () -> desk.session().takeUp(unsaved.project())),
+        new AskBar.Answer("forget", "Let it go", forget));
+  }
+
+  private boolean save() {
+    if (desk.session().file().isEmpty() || desk.session().isReadOnly()) {
+      return saveAs();
+    }
+    return saving(desk.session()::save);
+  }
+
+  private boolean saveAs() {
+    String name = Ids.from(desk.session().project().name(), List.of()) + ProjectFile.SUFFIX;
+    return desk.dialogs()
+        .saveProject(name)
+        .map(
+            file ->
+                saving(
+                    () -> {
+                      desk.session().saveAs(file);
+                      desk.remember(desk.preferences().get().withRecent(file));
+                    }))
+        .orElse(false);
+  }
+
+  private interface Saving {
+    void run() throws IOException;
+  }
+
+  private boolean saving(Saving how) {
+    try {
+      how.run();
+      desk.say("saved " + desk.session().file().map(Path::getFileName).orElseThrow());
+      return true;
+    } catch (IOException | IllegalStateException e) {
+      desk.refuse("not saved: " + e.getMessage());
+      return false;
+    }
+  }
+
+  private final class MenuActions implements ProjectMenu.FileActions {
+    @Override
+    public void startNew() {
+      leavingWork(
+          () -> {
+            desk.session().startNew();
+            desk.show(null, null);
+          });
+    }
+
+    @Override
+    public void open() {
+      leavingWork(() -> desk.dialogs().openProject().ifPresent(f -> ProjectMenu.open(desk, f)));
+    }
+
+    @Override
+    public void open(Path file) {
+      leavingWork(() -> ProjectMenu.open(desk, file));
+    }
+
+    @Override
+    public void save() {
+      Shell.this.save();
+    }
+
+    @Override
+    public void saveAs() {
+      Shell.this.saveAs();
+    }
+
+    @Override
+    public void help() {
+      toggleHelp();
+    }
+  }
+}

@@ -1,0 +1,53 @@
+package unimotus.desktop.view;
+
+import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import unimotus.core.finding.Finding;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Mark;
+import unimotus.desktop.kit.Parts;
+import unimotus.workbench.WorkStep;
+
+/** Findings one below the other: what is seen, why it matters, what to do, where to go. */
+final class FindingList extends VBox {
+  private final Desk desk;
+
+  FindingList(Desk desk) {
+    super(10);
+    this.desk = desk;
+    setId("findings");
+  }
+
+  void show(List<Finding> findings) {
+    getChildren().clear();
+    if (findings.isEmpty()) {
+      getChildren().add(Parts.prose("Nothing to mend here.", "text-label"));
+    }
+    findings.forEach(f -> getChildren().add(row(f)));
+  }
+
+  private Node row(Finding finding) {
+    WorkStep step = WorkStep.of(finding.rule());
+    VBox words =
+        Parts.column(
+            2,
+            Parts.prose(finding.rule().title(), "text-strong"),
+            Parts.prose(finding.seen()),
+            Parts.prose(finding.why(), "text-label"),
+            Parts.prose("→ " + finding.remedy()),
+            Parts.row(
+                6,
+                Parts.label(
+                    finding.rule().code() + " · " + finding.rule().source(), "text-caption"),
+                Parts.quiet(
+                    "go-" + finding.rule().code(), step.label(), () -> desk.step().set(step))));
+    HBox.setHgrow(words, Priority.ALWAYS);
+    Mark mark = new Mark(States.mark(finding.severity()), finding.severity().label());
+    HBox row = new HBox(9, mark, words);
+    HBox.setMargin(mark, new javafx.geometry.Insets(3, 0, 0, 0));
+    return row;
+  }
+}

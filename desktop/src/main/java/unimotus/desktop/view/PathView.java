@@ -1,0 +1,218 @@
+package unimotus.desktop.view;
+
+import java.util.ArrayList;
+import java.util.List;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import unimotus.core.machine.Reading;
+import unimotus.core.path.PathState;
+import unimotus.core.path.SignalPath;
+import unimotus.core.path.Station;
+import unimotus.core.proof.Prediction;
+import unimotus.core.proof.Verdict;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.review.AxisReview;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Plot;
+import unimotus.workbench.Evidence;
+
+/**
+ * The signal path live: the thread, the curve of the whole span, the sum and what the checks say.
+ */
+final class PathView implements View {
+  private static final int CURVE_POINTS = 401;
+
+  private final Desk desk;
+  private final ThreadPane thread;
+  private final VBox plotHolder = new VBox();
+  private final VBox sum = new VBox(5);
+  private final Label sumTitle = Parts.label("The sum", "text-strong");
+  private final Label condition = Parts.prose("", "text-attention");
+  private final FindingList findings;
+  private final Node node;
+  private final VBox body;
+  private final Label missing = Parts.prose("", "text-label");
+
+  private String shownAxis = "";
+  private Station touched = Station.NUMBER;
+  private Station looked = Station.MACHINE;
+  private double number;
+
+  PathView(Desk desk) {
+    this.desk = desk;
+    this.thread = new ThreadPane(desk, this::touch, this::lookAt);
+    this.findings = new FindingList(desk);
+    plotHolder.setMinHeight(170);
+    ScrollPane sums = Parts.scrolling(sum);
+    VBox sumSheet = Parts.sheet(6, sumTitle, condition, sums);
+    VBox.setVgrow(sums, Priority.ALWAYS);
+    VBox left = new VBox(10, plotHolder, sumSheet);
+    VBox.setVgrow(plotHolder, Priority.ALWAYS);
+    sumSheet.setPrefHeight(190);
+    sumSheet.setMinHeight(130);
+    HBox.setHgrow(left, Priority.ALWAYS);
+    VBox right =
+        Parts.sheet(
+            10, Parts.label("What the path says", "text-strong"), Parts.scrolling(findings));
+    right.setPrefWidth(310);
+    right.setMinWidth(310);
+    HBox lower = new HBox(14, left, right);
+    VBox.setVgrow(lower, Priority.ALWAYS);
+    VBox threadSheet = Parts.sheet(0, thread);
+    threadSheet.setPadding(new Insets(6, 8, 6, 8));
+    body = new VBox(12, threadSheet, lower);
+    body.setPadding(new Insets(12, 16, 12, 16));
+    missing.setPadding(new Insets(16));
+    node = new VBox(missing, body);
+    VBox.setVgrow(body, Priority.ALWAYS);
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void refresh() {
+    AxisReview review = desk.review().orElse(null);
+    SignalPath path = review == null ? null : review.path();
+    body.setVisible(path != null);
+    missing.setManaged(path == null);
+    missing.setText(path != null || review == null ? "" : review.findings().get(0).seen());
+    if (path == null || review == null) {
+      return;
+    }
+    if (!shownAxis.equals(review.axis().id())) {
+      shownAxis = review.axis().id();
+      number = path.scale().inverse(50);
+      touched = Station.NUMBER;
+    }
+    show(path, review);
+  }
+
+  private void show(SignalPath path, AxisReview review) {
+    if (!path.has(looked)) {
+      looked = Station.MACHINE;
+    }
+    PathState state = path.state(number);
+    thread.show(path, state, touched);
+    showCurve(path, state);
+    showSum(state);
+    findings.show(review.findings());
+  }
+
+  private void touch(Station station, double value) {
+    desk.review()
+        .map(AxisReview::path)
+        .ifPresent(
+            path -> {
+              touched = station;
+              looked = station == Station.NUMBER ? Station.MACHINE : station;
+              number = path.numberFor(station, value);
+              double got = path.value(station, number);
+              refresh();
+              boolean reached =
+                  Math.abs(got - value)
+                      <= Math.max(
+                          Math.abs(value) * 0.002,
+                          path.state(number).at(station).orElseThrow().step());
+              if (reached) {
+                desk.say(
+                    "%s %s".formatted(station.label(), desk.units().text(got, path.unit(station))));
+              } else {
+                desk.refuse(
+                    "%s cannot be %s here; it gets %s"
+                        .formatted(
+                            station.label(),
+                            desk.units().text(value, path.unit(station)),
+                            desk.units().text(got, path.unit(station))));
+              }
+            });
+  }
+
+  private void lookAt(Station station, String tip) {
+    looked = station;
+    desk.review().map(AxisReview::path).ifPresent(path -> showSum(path.state(number)));
+  }
+
+  private void showSum(PathState state) {
+    sumTitle.setText("The sum, to %s".formatted(looked.label().toLowerCase(java.util.Locale.ROOT)));
+    sum.getChildren().clear();
+    state
+        .derivation(looked)
+        .steps()
+        .forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "text-sum")));
+    if (sum.getChildren().isEmpty()) {
+      sum.getChildren().add(Parts.prose("The number is entered, not computed.", "text-label"));
+    }
+    String held = state.at(looked).map(p -> p.condition()).orElse(null);
+    condition.setText(held == null ? "" : held);
+    condition.setManaged(held != null);
+  }
+
+  private void showCurve(SignalPath path, PathState state) {
+    MeasureUnit unit = path.product().unit();
+    MeasureUnit shown = desk.units().shown(unit);
+    double low = Math.min(path.scale().inverse(path.scale().low()), path.scale().speedAtFull());
+    double high = Math.max(path.scale().inverse(path.scale().low()), path.scale().speedAtFull());
+    double[] x = new double[CURVE_POINTS];
+    double[] y = new double[CURVE_POINTS];
+    double top = Math.max(Math.abs(low), Math.abs(high));
+    for (int i = 0; i < CURVE_POINTS; i++) {
+      double at = low + (high - low) * i / (CURVE_POINTS - 1);
+      x[i] = unit.convert(at, shown);
+      y[i] = unit.convert(path.value(Station.MACHINE, at), shown);
+      top = Math.max(top, Math.abs(path.value(Station.MACHINE, at)));
+    }
+    Plot plot = new Plot("Machine speed over the program's number", shown.symbol(), shown.symbol());
+    plot.setId("path-curve");
+    plot.setFormat(desk.units().format());
+    double end = unit.convert(top, shown) * 1.06;
+    plot.show(
+        List.of(
+            new Plot.Series(
+                "meant",
+                "plot-predicted",
+                2,
+                i -> x[i * (CURVE_POINTS - 1)],
+                i -> x[i * (CURVE_POINTS - 1)]),
+            new Plot.Series("machine", "plot-live", CURVE_POINTS, i -> x[i], i -> y[i])),
+        unit.convert(low, shown),
+        unit.convert(high, shown),
+        low < 0 ? -end : 0,
+        end);
+    plot.showHere(
+        new Plot.Point(
+            unit.convert(number, shown), unit.convert(state.value(Station.MACHINE), shown)));
+    plot.showPoints(measured(shown, unit));
+    plot.setOnMouseClicked(
+        e -> {
+          if (e.isStillSincePress() && !e.isShiftDown()) {
+            touch(Station.NUMBER, shown.convert(plot.xAt(e.getX()), unit));
+          }
+        });
+    VBox.setVgrow(plot, Priority.ALWAYS);
+    plotHolder.getChildren().setAll(plot);
+  }
+
+  private List<Plot.Point> measured(MeasureUnit shown, MeasureUnit unit) {
+    List<Plot.Point> points = new ArrayList<>();
+    for (Verdict verdict :
+        desk.evidence().map(Evidence::proof).map(p -> p.verdicts()).orElse(List.of())) {
+      Prediction prediction = verdict.prediction();
+      Reading reading = verdict.reading();
+      if (prediction.station() == Station.MACHINE && reading != null && reading.amount() != null) {
+        points.add(
+            new Plot.Point(
+                unit.convert(prediction.number(), shown), unit.convert(reading.amount(), shown)));
+      }
+    }
+    return points;
+  }
+}

@@ -1,0 +1,176 @@
+package unimotus.desktop.view;
+
+import java.util.Locale;
+import java.util.function.Consumer;
+import javafx.scene.control.Control;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.control.Tooltip;
+import javafx.scene.input.KeyCode;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Reading;
+import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Part;
+import unimotus.core.proof.Prediction;
+import unimotus.core.proof.Verdict;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Mark;
+import unimotus.desktop.kit.Parts;
+
+/** One prediction, the field for its reading, and what the two say. */
+final class VerdictRow extends HBox {
+  /** Takes what was typed or chosen. */
+  interface Taking {
+    /** Returns whether it was taken. */
+    boolean take(Prediction prediction, String text);
+  }
+
+  private final Desk desk;
+  private final String key;
+  private final Taking record;
+  private final Mark mark = new Mark(Mark.Kind.OPEN, "not measured");
+  private final Label expected = Parts.label("", "text-predicted");
+  private final Label word = Parts.label("", "text-caption");
+  private final Gauge gauge = new Gauge();
+  private final Control entry;
+  private Prediction prediction;
+
+  /**
+   * A row.
+   *
+   * @param record takes what was typed and says whether it was taken
+   * @param forget takes the reading away
+   */
+  VerdictRow(Desk desk, Prediction prediction, Taking record, Consumer<Prediction> forget) {
+    super(10);
+    this.desk = desk;
+    this.key = prediction.key();
+    this.prediction = prediction;
+    this.record = record;
+    this.entry = prediction.expectation() instanceof Expectation.Word w ? choice(w) : number();
+    entry.setId("reading-" + key.replace('.', '-'));
+    entry.setPrefWidth(116);
+    entry.setMinWidth(116);
+    Label title = Parts.label(prediction.title());
+    title.setMinWidth(150);
+    title.setMaxWidth(Double.MAX_VALUE);
+    title.setTooltip(
+        new Tooltip(prediction.where() + ", " + prediction.instrument() + "\n" + prediction.how()));
+    setHgrow(title, Priority.ALWAYS);
+    expected.setMinWidth(150);
+    expected.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
+    word.setMinWidth(76);
+    setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    getStyleClass().add("verdict-row");
+    getChildren().addAll(mark, title, expected, entry, gauge, word);
+    entry.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.DELETE && e.isControlDown()) {
+            forget.accept(this.prediction);
+            e.consume();
+          }
+        });
+  }
+
+  private TextField number() {
+    TextField field = new TextField();
+    field.getStyleClass().add("number");
+    field.setPromptText("measured");
+    field.setAccessibleText("measured " + prediction.title());
+    field.setOnAction(e -> commit(field));
+    return field;
+  }
+
+  private void commit(TextField field) {
+    field.getStyleClass().remove("refused");
+    if (!field.getText().isBlank() && !record.take(prediction, field.getText())) {
+      field.getStyleClass().add("refused");
+    }
+  }
+
+  private ChoiceField<String> choice(Expectation.Word expectation) {
+    return new ChoiceField<>(
+        "observed " + prediction.title(),
+        expectation.choices(),
+        c -> c,
+        c -> record.take(prediction, c));
+  }
+
+  String key() {
+    return key;
+  }
+
+  void focusEntry() {
+    entry.requestFocus();
+    if (entry instanceof TextField field) {
+      field.selectAll();
+    }
+  }
+
+  void show(Verdict verdict) {
+    prediction = verdict.prediction();
+    mark.show(States.mark(verdict.outcome()), verdict.outcome().label());
+    expected.setText(expectedText(prediction.expectation()));
+    word.setText(wordText(verdict));
+    getStyleClass().remove("differs");
+    if (verdict.outcome() == Verdict.Outcome.DIFFERS) {
+      getStyleClass().add("differs");
+    }
+    gauge.setVisible(prediction.expectation() instanceof Expectation.Amount);
+    gauge.show(
+        prediction.expectation() instanceof Expectation.Amount a
+            ? verdict.deviation() / a.tolerance()
+            : Double.NaN);
+    showReading(verdict.reading());
+  }
+
+  private String expectedText(Expectation expectation) {
+    if (expectation instanceof Expectation.Amount a) {
+      String tolerance =
+          new QuantityFormat(desk.units().decimalMark(), 2)
+              .number(a.unit().convert(a.tolerance(), desk.units().shown(a.unit())));
+      return "%s ± %s %s"
+          .formatted(
+              desk.units().number(a.value(), a.unit()),
+              tolerance,
+              desk.units().shown(a.unit()).symbol());
+    }
+    return ((Expectation.Word) expectation).expected();
+  }
+
+  private static String wordText(Verdict verdict) {
+    return verdict.outcome() == Verdict.Outcome.STALE
+        ? "stale: "
+            + verdict.changed().stream()
+                .map(Part::label)
+                .findFirst()
+                .orElse("")
+                .toLowerCase(Locale.ROOT)
+        : verdict.outcome().label();
+  }
+
+  @SuppressWarnings("unchecked")
+  private void showReading(@Nullable Reading reading) {
+    if (entry instanceof TextField field) {
+      if (!field.isFocused() || reading == null || field.getText().isBlank()) {
+        field.setText(
+            reading == null
+                    || reading.amount() == null
+                    || !(prediction.expectation() instanceof Expectation.Amount a)
+                ? ""
+                : desk.units().text(reading.amount(), a.unit()));
+      }
+      field.setTooltip(
+          reading == null
+              ? null
+              : new Tooltip(
+                  "%s, %s, %s".formatted(reading.takenAt(), reading.instrument(), reading.by())));
+    } else {
+      ((ChoiceField<String>) entry).show(reading == null ? null : reading.word());
+    }
+  }
+}

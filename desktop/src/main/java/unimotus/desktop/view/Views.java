@@ -1,0 +1,44 @@
+package unimotus.desktop.view;
+
+import java.util.HashMap;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import unimotus.desktop.Desk;
+import unimotus.workbench.WorkStep;
+
+/** The views, each made when it is first looked at. */
+public final class Views {
+  private final Desk desk;
+  private final Map<String, View> made = new HashMap<>();
+
+  /** No view yet. */
+  public Views(Desk desk) {
+    this.desk = desk;
+  }
+
+  /** The view of a station; of the line where the station is null. */
+  public View of(@Nullable WorkStep step) {
+    return made.computeIfAbsent(String.valueOf(step), key -> make(step));
+  }
+
+  /** The view that starts an axis. */
+  public View newAxis() {
+    return made.computeIfAbsent("new axis", key -> new NewAxisView(desk));
+  }
+
+  private View make(@Nullable WorkStep step) {
+    if (step == null) {
+      return new LineView(desk);
+    }
+    return switch (step) {
+      case IDENTIFY -> new IdentifyView(desk);
+      case WIRE -> new WireView(desk);
+      case SET_UP -> new SetUpView(desk);
+      case MAP -> new PathView(desk);
+      case DRY_RUN -> new DryRunView(desk);
+      case PROVE -> new ProveView(desk);
+      case MAKE_SAFE, HAND_OVER ->
+          throw new IllegalArgumentException(step.label() + " has no view in this version");
+    };
+  }
+}

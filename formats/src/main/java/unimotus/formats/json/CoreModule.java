@@ -1,0 +1,164 @@
+package unimotus.formats.json;
+
+import com.fasterxml.jackson.annotation.JsonSubTypes;
+import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.core.JsonGenerator;
+import com.fasterxml.jackson.core.JsonParser;
+import com.fasterxml.jackson.core.JsonToken;
+import com.fasterxml.jackson.databind.BeanDescription;
+import com.fasterxml.jackson.databind.DeserializationConfig;
+import com.fasterxml.jackson.databind.DeserializationContext;
+import com.fasterxml.jackson.databind.JavaType;
+import com.fasterxml.jackson.databind.JsonDeserializer;
+import com.fasterxml.jackson.databind.JsonMappingException;
+import com.fasterxml.jackson.databind.JsonSerializer;
+import com.fasterxml.jackson.databind.SerializerProvider;
+import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
+import com.fasterxml.jackson.databind.module.SimpleModule;
+import java.io.IOException;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.ChoiceSetting;
+import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.MotorSheet;
+import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingValue;
+
+/** How core's types look in JSON; core itself knows nothing of it. */
+final class CoreModule extends SimpleModule {
+  private static final long serialVersionUID = 1L;
+
+  CoreModule() {
+    super("unimotus-core");
+    setMixInAnnotation(Mechanics.class, MechanicsKinds.class);
+    setMixInAnnotation(DeviceSheet.class, SheetKinds.class);
+    setMixInAnnotation(SettingDefinition.class, SettingKinds.class);
+    addSerializer(SettingValue.class, new SettingValueWriter());
+    addDeserializer(SettingValue.class, new SettingValueReader());
+    addSerializer(MeasureUnit.class, new UnitWriter());
+    addDeserializer(MeasureUnit.class, new UnitReader());
+    setDeserializerModifier(new KebabEnums());
+  }
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = Mechanics.Drum.class, name = "drum"),
+    @JsonSubTypes.Type(value = Mechanics.Screw.class, name = "screw"),
+    @JsonSubTypes.Type(value = Mechanics.Turning.class, name = "turning"),
+    @JsonSubTypes.Type(value = Mechanics.Counting.class, name = "counting")
+  })
+  private interface MechanicsKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = ControllerSheet.class, name = "controller"),
+    @JsonSubTypes.Type(value = DriveSheet.class, name = "drive"),
+    @JsonSubTypes.Type(value = MotorSheet.class, name = "motor")
+  })
+  private interface SheetKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = NumberSetting.class, name = "number"),
+    @JsonSubTypes.Type(value = ChoiceSetting.class, name = "choice")
+  })
+  private interface SettingKinds {}
+
+  /** A setting is a plain number or a plain word. */
+  private static final class SettingValueWriter extends JsonSerializer<SettingValue> {
+    @Override
+    public void serialize(SettingValue value, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      if (value instanceof SettingValue.Number number) {
+        out.writeNumber(number.value());
+      } else {
+        out.writeString(((SettingValue.Choice) value).value());
+      }
+    }
+  }
+
+  private static final class SettingValueReader extends JsonDeserializer<SettingValue> {
+    @Override
+    public SettingValue deserialize(JsonParser in, DeserializationContext context)
+        throws IOException {
+      if (in.currentToken() == JsonToken.VALUE_STRING) {
+        return new SettingValue.Choice(in.getText());
+      }
+      if (in.currentToken().isNumeric()) {
+        return new SettingValue.Number(in.getDoubleValue());
+      }
+      throw JsonMappingException.from(in, "a setting is a number or a word, not " + in.getText());
+    }
+  }
+
+  private static final class UnitWriter extends JsonSerializer<MeasureUnit> {
+    @Override
+    public void serialize(MeasureUnit unit, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeString(unit.symbol());
+    }
+  }
+
+  private static final class UnitReader extends JsonDeserializer<MeasureUnit> {
+    @Override
+    public MeasureUnit deserialize(JsonParser in, DeserializationContext context)
+        throws IOException {
+      String symbol = in.getValueAsString("");
+      if (symbol.isEmpty()) {
+        return MeasureUnit.ONE;
+      }
+      return MeasureUnit.ofSymbol(symbol)
+          .orElseThrow(() -> JsonMappingException.from(in, "unit '" + symbol + "' is not known"));
+    }
+  }
+
+  /**
+   * Constants read as lower-case words with hyphens: {@code DIGITAL_INPUT} is {@code
+   * digital-input}.
+   */
+  private static final class KebabEnums extends BeanDeserializerModifier {
+    private static final long serialVersionUID = 1L;
+
+    @Override
+    public JsonDeserializer<?> modifyEnumDeserializer(
+        DeserializationConfig config,
+        JavaType type,
+        BeanDescription description,
+        JsonDeserializer<?> usual) {
+      return type.getRawClass() == MeasureUnit.class ? usual : new KebabEnum(type.getRawClass());
+    }
+  }
+
+  private static final class KebabEnum extends JsonDeserializer<Object> {
+    private final Object[] constants;
+
+    KebabEnum(Class<?> type) {
+      constants = type.getEnumConstants();
+    }
+
+    @Override
+    public Object deserialize(JsonParser in, DeserializationContext context) throws IOException {
+      String word = in.getValueAsString("");
+      return Arrays.stream(constants)
+          .filter(c -> kebab(c).equals(word))
+          .findFirst()
+          .orElseThrow(
+              () ->
+                  JsonMappingException.from(in, "'%s' is not one of %s".formatted(word, words())));
+    }
+
+    private String words() {
+      return Arrays.stream(constants).map(KebabEnum::kebab).collect(Collectors.joining(", "));
+    }
+
+    private static String kebab(Object constant) {
+      return ((Enum<?>) constant).name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+  }
+}

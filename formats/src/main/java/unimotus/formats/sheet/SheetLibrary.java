@@ -1,0 +1,100 @@
+package unimotus.formats.sheet;
+
+import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.io.IOException;
+import java.io.InputStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.formats.json.Documents;
+import unimotus.formats.json.FileFault;
+import unimotus.formats.json.Json;
+import unimotus.formats.json.Schema;
+
+/** Device sheets from the program's own stock and from a folder of the user's. */
+public final class SheetLibrary {
+  private static final String FORMAT = "unimotus-sheet";
+  private static final String FOLDER = "/unimotus/sheets/";
+
+  private SheetLibrary() {}
+
+  /**
+   * The sheets the program ships. A test holds each against the schema, so it is not done again
+   * here.
+   */
+  public static List<DeviceSheet> shipped() {
+    List<DeviceSheet> sheets = new ArrayList<>();
+    for (String id : new String(resource("index.txt"), StandardCharsets.UTF_8).lines().toList()) {
+      byte[] bytes = resource(id + ".json");
+      try {
+        ObjectNode document = Documents.parse(id, bytes, FORMAT);
+        sheets.add(Documents.bind(id, bytes, document, Json.strict(), DeviceSheet.class));
+      } catch (FileFault e) {
+        throw new IllegalStateException("a shipped sheet is damaged", e);
+      }
+    }
+    return sheets;
+  }
+
+  /** The shipped sheets as a catalogue. */
+  public static SheetCatalogue catalogue() {
+    return new SheetCatalogue(shipped());
+  }
+
+  /**
+   * Reads one sheet of the user's, held against the schema.
+   *
+   * @throws FileFault naming file, line, place and what was expected
+   */
+  public static DeviceSheet read(String name, byte[] bytes) throws FileFault {
+    ObjectNode document = Documents.parse(name, bytes, FORMAT);
+    return Documents.bindChecked(name, bytes, document, Schema.SHEET, DeviceSheet.class);
+  }
+
+  /**
+   * The shipped sheets with those of a folder added; files that end in {@code .json}.
+   *
+   * @param faults receives the faults of sheets that cannot be used; the others still load
+   * @throws IOException where the folder cannot be listed
+   */
+  public static SheetCatalogue withFolder(Path folder, List<FileFault> faults) throws IOException {
+    List<DeviceSheet> sheets = new ArrayList<>(shipped());
+    try (Stream<Path> files = Files.list(folder)) {
+      for (Path file : files.filter(f -> f.toString().endsWith(".json")).sorted().toList()) {
+        add(file, sheets, faults);
+      }
+    }
+    return new SheetCatalogue(sheets);
+  }
+
+  private static void add(Path file, List<DeviceSheet> sheets, List<FileFault> faults)
+      throws IOException {
+    String name = file.getFileName().toString();
+    try {
+      Documents.checkSize(name, Files.size(file));
+      DeviceSheet sheet = read(name, Files.readAllBytes(file));
+      if (sheets.stream().anyMatch(s -> s.id().equals(sheet.id()))) {
+        throw new FileFault(name, 1, 1, "the id '" + sheet.id() + "' is taken by another sheet");
+      }
+      sheets.add(sheet);
+    } catch (FileFault e) {
+      faults.add(e);
+    }
+  }
+
+  private static byte[] resource(String name) {
+    try (InputStream in = SheetLibrary.class.getResourceAsStream(FOLDER + name)) {
+      if (in == null) {
+        throw new IllegalStateException("the program ships " + FOLDER + name);
+      }
+      return in.readAllBytes();
+    } catch (IOException e) {
+      throw new IllegalStateException("the program's own resource is unreadable: " + name, e);
+    }
+  }
+}

@@ -1,0 +1,196 @@
+package unimotus.workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.function.UnaryOperator;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.discrete.StandardWiring;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Controller;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.Ids;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Motor;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reading;
+import unimotus.core.machine.Reference;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.settings.DerivedSettings;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingValue;
+import unimotus.core.sheet.SheetCatalogue;
+
+/** The named changes of a project. Each refuses what the model refuses and names the thing. */
+public final class Edits {
+  private Edits() {}
+
+  /** Renames the line. */
+  public static Edit renameLine(String name) {
+    return new Edit("rename the line", p -> p.withName(name));
+  }
+
+  /** Renames an axis. */
+  public static Edit renameAxis(String axisId, String name) {
+    return onAxis("rename axis", axisId, a -> a.withName(name));
+  }
+
+  /** Removes an axis with its readings and the drive and motor only it used. */
+  public static Edit removeAxis(Axis axis) {
+    return new Edit("remove " + axis.name(), p -> p.withoutAxis(axis.id()));
+  }
+
+  /** Sets the way of the reference. */
+  public static Edit reference(String axisId, String what, Reference reference) {
+    return onAxis("set " + what, axisId, a -> a.withReference(reference));
+  }
+
+  /** Sets the way of the actual value. */
+  public static Edit answer(String axisId, String what, Answer answer) {
+    return onAxis("set " + what, axisId, a -> a.withAnswer(answer));
+  }
+
+  /** Sets the mechanics. */
+  public static Edit mechanics(String axisId, String what, Mechanics mechanics) {
+    return onAxis("set " + what, axisId, a -> a.withMechanics(mechanics));
+  }
+
+  /** Sets the load. */
+  public static Edit load(String axisId, String what, Load load) {
+    return onAxis("set " + what, axisId, a -> a.withLoad(load));
+  }
+
+  /** Sets a motor's plate. */
+  public static Edit plate(String motorId, String what, Plate plate) {
+    return new Edit("set " + what, p -> p.with(motor(p, motorId).withPlate(plate)));
+  }
+
+  /** Changes a drive's setting. */
+  public static Edit setting(String driveId, String code, SettingValue value) {
+    return new Edit(
+        "set %s to %s".formatted(code, text(value)),
+        p -> p.with(drive(p, driveId).withSetting(code, value)));
+  }
+
+  /** Puts a drive's setting back to its default. */
+  public static Edit settingToDefault(String driveId, String code) {
+    return new Edit(
+        "set %s to default".formatted(code), p -> p.with(drive(p, driveId).withDefault(code)));
+  }
+
+  /** Moves a switch or jumper of a drive. */
+  public static Edit driveSelector(String driveId, String selectorId, String position) {
+    return new Edit(
+        "put %s to %s".formatted(selectorId, position),
+        p -> p.with(drive(p, driveId).withSelector(selectorId, position)));
+  }
+
+  /** Sets a channel choice of a controller. */
+  public static Edit controllerSelector(String controllerId, String selectorId, String position) {
+    return new Edit(
+        "set %s to %s".formatted(selectorId, position),
+        p -> p.with(controller(p, controllerId).withSelector(selectorId, position)));
+  }
+
+  /** Enters the settings that follow from plate, reference and wiring. */
+  public static Edit takeOverDerived(SheetCatalogue sheets, String axisId) {
+    return new Edit(
+        "enter the settings that follow",
+        p -> {
+          AxisAssembly assembly = assembly(p, sheets, axisId);
+          Drive drive = assembly.drive();
+          for (Map.Entry<String, SettingValue> entry : DerivedSettings.of(assembly).entrySet()) {
+            drive = drive.withSetting(entry.getKey(), entry.getValue());
+          }
+          return p.with(drive);
+        });
+  }
+
+  /** Adds the usual wires of an axis that are not there yet. */
+  public static Edit wireByIntent(SheetCatalogue sheets, String axisId) {
+    return new Edit(
+        "wire run, reference and answer",
+        p -> {
+          List<Wire> wires = new ArrayList<>(p.wires());
+          wires.addAll(StandardWiring.propose(assembly(p, sheets, axisId), p.wires()));
+          return p.withWires(wires);
+        });
+  }
+
+  /** Adds a wire. */
+  public static Edit connect(TerminalRef from, TerminalRef to) {
+    return new Edit(
+        "connect %s and %s".formatted(from, to),
+        p -> {
+          List<String> taken = p.wires().stream().map(Wire::id).toList();
+          return p.with(new Wire(Ids.from("w" + (p.wires().size() + 1), taken), from, to));
+        });
+  }
+
+  /** Removes a wire. */
+  public static Edit disconnect(Wire wire) {
+    return new Edit(
+        "remove wire " + wire.id(),
+        p -> p.withWires(p.wires().stream().filter(w -> !w.id().equals(wire.id())).toList()));
+  }
+
+  /** Adds a reading. */
+  public static Edit reading(Reading reading) {
+    return new Edit("record " + reading.prediction(), p -> p.with(reading));
+  }
+
+  /** Removes all readings of one prediction. */
+  public static Edit forgetReading(String axisId, String predictionKey) {
+    return new Edit(
+        "remove reading " + predictionKey,
+        p ->
+            p.withReadings(
+                p.readings().stream()
+                    .filter(r -> !(r.axis().equals(axisId) && r.prediction().equals(predictionKey)))
+                    .toList()));
+  }
+
+  private static Edit onAxis(String name, String axisId, UnaryOperator<Axis> change) {
+    return new Edit(
+        name, p -> p.with(change.apply(p.axis(axisId).orElseThrow(() -> gone("axis", axisId)))));
+  }
+
+  private static AxisAssembly assembly(Project project, SheetCatalogue sheets, String axisId) {
+    Axis axis = project.axis(axisId).orElseThrow(() -> gone("axis", axisId));
+    return AxisAssembly.of(project, sheets, axis)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "%s still misses %s"
+                        .formatted(
+                            axis.name(),
+                            String.join(", ", AxisAssembly.missing(project, sheets, axis)))));
+  }
+
+  private static Drive drive(Project project, @Nullable String id) {
+    return project.drive(String.valueOf(id)).orElseThrow(() -> gone("drive", id));
+  }
+
+  private static Motor motor(Project project, @Nullable String id) {
+    return project.motor(String.valueOf(id)).orElseThrow(() -> gone("motor", id));
+  }
+
+  private static Controller controller(Project project, @Nullable String id) {
+    return project.controller(String.valueOf(id)).orElseThrow(() -> gone("controller", id));
+  }
+
+  private static IllegalArgumentException gone(String thing, @Nullable String id) {
+    return new IllegalArgumentException("there is no %s '%s' in the project".formatted(thing, id));
+  }
+
+  private static String text(SettingValue value) {
+    return value instanceof SettingValue.Number n
+        ? QuantityFormat.PLAIN.number(n.value())
+        : ((SettingValue.Choice) value).value();
+  }
+}

@@ -1,0 +1,109 @@
+package unimotus.workbench;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Locale;
+import unimotus.core.detective.Detective;
+import unimotus.core.detective.Diagnosis;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reading;
+import unimotus.core.path.SignalPath;
+import unimotus.core.proof.AxisProof;
+import unimotus.core.proof.DesignDigest;
+import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Prediction;
+import unimotus.core.proof.Predictor;
+import unimotus.core.proof.Prover;
+
+/**
+ * The proof of one axis: its predictions, the readings taken so far and what they say.
+ *
+ * @param axis the axis with its devices
+ * @param path its signal path
+ * @param predictions what should be seen
+ * @param readings what was seen, in the order taken
+ * @param proof prediction beside reading
+ */
+public record Evidence(
+    AxisAssembly axis,
+    SignalPath path,
+    List<Prediction> predictions,
+    List<Reading> readings,
+    AxisProof proof) {
+
+  /** The evidence of an axis as the project has it. */
+  public static Evidence of(Project project, AxisAssembly axis, SignalPath path) {
+    List<Prediction> predictions = Predictor.predict(axis, path);
+    List<Reading> readings =
+        project.readings().stream().filter(r -> r.axis().equals(axis.axis().id())).toList();
+    return new Evidence(
+        axis,
+        path,
+        predictions,
+        readings,
+        Prover.judge(predictions, readings, DesignDigest.of(axis)));
+  }
+
+  /** What the detective makes of the readings taken on the design as it is now. */
+  public Diagnosis diagnosis() {
+    List<Reading> fresh =
+        proof.verdicts().stream()
+            .filter(v -> v.reading() != null && v.changed().isEmpty())
+            .map(v -> java.util.Objects.requireNonNull(v.reading()))
+            .toList();
+    return Detective.diagnose(path, predictions, fresh);
+  }
+
+  /**
+   * A reading from what was typed.
+   *
+   * @param prediction the prediction it answers
+   * @param text a number with or without unit, or one of the words
+   * @param units the reader's units
+   * @param instrument what it was measured with
+   * @param by who measured
+   * @param clock tells when
+   * @throws IllegalArgumentException naming what is wrong with the text
+   */
+  public Reading reading(
+      Prediction prediction,
+      String text,
+      DisplayUnits units,
+      String instrument,
+      String by,
+      Clock clock) {
+    Double amount = null;
+    String word = null;
+    if (prediction.expectation() instanceof Expectation.Amount a) {
+      amount = units.parse(prediction.title(), text, a.unit());
+    } else {
+      word = word((Expectation.Word) prediction.expectation(), prediction, text);
+    }
+    return new Reading(
+        axis.axis().id(),
+        prediction.key(),
+        amount,
+        word,
+        instrument,
+        clock.instant().truncatedTo(ChronoUnit.SECONDS).toString(),
+        by,
+        DesignDigest.of(axis).asBasis());
+  }
+
+  private static String word(Expectation.Word expectation, Prediction prediction, String text) {
+    String typed = text.strip().toLowerCase(Locale.ROOT);
+    return expectation.choices().stream()
+        .filter(c -> c.equals(typed))
+        .findFirst()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "%s: '%s' is not one of %s"
+                        .formatted(
+                            prediction.title(),
+                            text.strip(),
+                            String.join(", ", expectation.choices()))));
+  }
+}

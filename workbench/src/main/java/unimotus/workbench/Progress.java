@@ -1,0 +1,126 @@
+package unimotus.workbench;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.proof.AxisProof;
+import unimotus.core.review.AxisReview;
+
+/**
+ * How far an axis is on its way through the work order, and the one next thing to do.
+ *
+ * @param states the state of each station
+ * @param next the next thing to do, in one sentence
+ * @param nextStep the station where it is done
+ */
+public record Progress(Map<WorkStep, State> states, String next, WorkStep nextStep) {
+
+  /** The state of a station for an axis. */
+  public enum State {
+    /** Nothing there yet. */
+    OPEN,
+    /** Begun, or with something to look at. */
+    PARTLY,
+    /** Something must be mended. */
+    ATTENTION,
+    /** Nothing left to do. */
+    DONE,
+    /** Not part of this version. */
+    LATER
+  }
+
+  /** Takes a copy. */
+  public Progress {
+    states = Map.copyOf(states);
+  }
+
+  /** The progress of an axis from its review and, where it is complete, its proof. */
+  public static Progress of(AxisReview review, Optional<AxisProof> proof) {
+    Map<WorkStep, State> states = new EnumMap<>(WorkStep.class);
+    for (WorkStep step : WorkStep.values()) {
+      states.put(step, state(step, review, proof));
+    }
+    WorkStep at =
+        List.of(WorkStep.values()).stream()
+            .filter(s -> states.get(s) != State.DONE && states.get(s) != State.LATER)
+            .findFirst()
+            .orElse(WorkStep.PROVE);
+    Optional<Finding> worst =
+        review.findings().stream().filter(f -> f.severity() == Severity.ERROR).findFirst();
+    if (worst.isPresent() && !worst.get().rule().equals(Rule.AXIS_INCOMPLETE)) {
+      return new Progress(states, worst.get().remedy(), WorkStep.of(worst.get().rule()));
+    }
+    return new Progress(states, next(at, review, proof), at);
+  }
+
+  private static State state(WorkStep step, AxisReview review, Optional<AxisProof> proof) {
+    if (step == WorkStep.MAKE_SAFE || step == WorkStep.HAND_OVER) {
+      return State.LATER;
+    }
+    if (review.assembly() == null) {
+      return step == WorkStep.IDENTIFY ? State.PARTLY : State.OPEN;
+    }
+    if (step == WorkStep.PROVE) {
+      return proof.map(Progress::proofState).orElse(State.OPEN);
+    }
+    return worst(step, review);
+  }
+
+  private static State worst(WorkStep step, AxisReview review) {
+    List<Severity> here =
+        review.findings().stream()
+            .filter(f -> WorkStep.of(f.rule()) == step)
+            .map(Finding::severity)
+            .toList();
+    if (here.contains(Severity.ERROR)) {
+      return State.ATTENTION;
+    }
+    return here.contains(Severity.WARNING) ? State.PARTLY : State.DONE;
+  }
+
+  private static State proofState(AxisProof proof) {
+    return switch (proof.state()) {
+      case UNPROVEN -> State.OPEN;
+      case PARTLY, STALE -> State.PARTLY;
+      case DIFFERS -> State.ATTENTION;
+      case PROVEN -> State.DONE;
+    };
+  }
+
+  private static String next(WorkStep at, AxisReview review, Optional<AxisProof> proof) {
+    if (review.assembly() == null) {
+      return review.findings().get(0).seen();
+    }
+    if (at != WorkStep.PROVE) {
+      return review.findings().stream()
+          .filter(f -> WorkStep.of(f.rule()) == at)
+          .findFirst()
+          .map(Finding::remedy)
+          .orElse("Open " + at.label());
+    }
+    return proof.map(Progress::proofNext).orElse("Prove the axis");
+  }
+
+  private static String proofNext(AxisProof proof) {
+    return switch (proof.state()) {
+      case PROVEN -> "Proven as designed";
+      case DIFFERS -> "A reading differs: let the detective name the cause";
+      case STALE -> "The design changed: measure again what is stale";
+      default ->
+          proof.verdicts().stream()
+              .filter(v -> v.outcome() == unimotus.core.proof.Verdict.Outcome.OPEN)
+              .findFirst()
+              .map(
+                  v ->
+                      "Measure: %s, %s"
+                          .formatted(
+                              v.prediction().group().toLowerCase(java.util.Locale.ROOT),
+                              v.prediction().title()))
+              .orElse("Measure");
+    };
+  }
+}

@@ -1,0 +1,65 @@
+package unimotus.workbench;
+
+import unimotus.core.finding.Rule;
+
+/** The stations of the work, in the order it is done. */
+public enum WorkStep {
+  IDENTIFY("Identify"),
+  WIRE("Wire"),
+  MAKE_SAFE("Make safe"),
+  SET_UP("Set up"),
+  MAP("Map"),
+  DRY_RUN("Dry-run"),
+  PROVE("Prove"),
+  HAND_OVER("Hand over");
+
+  private final String label;
+
+  WorkStep(String label) {
+    this.label = label;
+  }
+
+  /** The name shown to the user. */
+  public String label() {
+    return label;
+  }
+
+  /** The station where a finding of this rule is mended. */
+  public static WorkStep of(Rule rule) {
+    return switch (rule) {
+      case AXIS_INCOMPLETE, UNKNOWN_SHEET, PLATE_PLAUSIBLE, DRIVE_CURRENT -> IDENTIFY;
+      case UNKNOWN_TERMINAL,
+          REFERENCE_UNWIRED,
+          SOURCE_SINK,
+          NO_COMMON,
+          USED_TWICE,
+          NO_PERMISSION,
+          RUN_UNWIRED,
+          INPUT_SELECTOR,
+          BYPASSED_PERMISSION ->
+          WIRE;
+      case POLE_COUNT,
+          OVERLOAD_SETTING,
+          PLATE_IN_DRIVE,
+          RAMP_TORQUE,
+          CONTINUOUS_TORQUE,
+          RESTART,
+          INPUT_LEVEL,
+          COMMAND_SOURCE,
+          REFERENCE_SOURCE,
+          SETTING_RANGE,
+          SIGNAL_LOSS,
+          MINIMUM_FLOOR,
+          CLAMPED_MAXIMUM ->
+          SET_UP;
+      case SIGNAL_KIND,
+          LIVE_ZERO,
+          RAW_FULL_SCALE,
+          RESOLUTION,
+          SPAN_ENDS,
+          ANSWER_SCALE,
+          MACHINE_SPEED ->
+          MAP;
+    };
+  }
+}
