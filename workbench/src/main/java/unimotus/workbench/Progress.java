@@ -44,6 +44,9 @@ public record Progress(Map<WorkStep, State> states, String next, WorkStep nextSt
     for (WorkStep step : WorkStep.values()) {
       states.put(step, state(step, review, proof));
     }
+    if (states.get(WorkStep.PROVE) == State.ATTENTION) {
+      return new Progress(states, next(WorkStep.PROVE, review, proof), WorkStep.PROVE);
+    }
     WorkStep at =
         List.of(WorkStep.values()).stream()
             .filter(s -> states.get(s) != State.DONE && states.get(s) != State.LATER)

@@ -52,6 +52,14 @@ public record Clue(Prediction prediction, Reading reading) {
         : directionUnder(path).equals(reading.word());
   }
 
+  /** How far the clue lies from what {@code path} gives, in tolerances. */
+  double strangenessUnder(SignalPath path) {
+    if (!isNumber()) {
+      return explainedBy(path) ? 0 : Double.MAX_VALUE;
+    }
+    return Math.abs(measured() - predictedBy(path)) / tolerance();
+  }
+
   /** What the shaft would do in a jog forward. */
   static String directionUnder(SignalPath path) {
     double shaft = path.value(Station.SHAFT, path.scale().inverse(25));

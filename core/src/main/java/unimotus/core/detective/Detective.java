@@ -133,7 +133,11 @@ public final class Detective {
       return new Suspicion(scored.cause(), null, probability, 0, clues.size(), List.of());
     }
     int explained = (int) clues.stream().filter(c -> c.explainedBy(variant.path())).count();
-    List<String> evidence = clues.stream().map(c -> c.beside(variant.path())).toList();
+    List<String> evidence =
+        clues.stream()
+            .sorted(Comparator.comparingDouble((Clue c) -> -c.strangenessUnder(path)))
+            .map(c -> c.beside(variant.path()))
+            .toList();
     return new Suspicion(scored.cause(), variant, probability, explained, clues.size(), evidence);
   }
 

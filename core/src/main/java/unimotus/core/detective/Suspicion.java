@@ -11,7 +11,8 @@ import org.jspecify.annotations.Nullable;
  * @param probability posterior probability among all causes considered, 0 to 1
  * @param explained how many clues lie within their tolerance under this cause
  * @param clues how many clues there are
- * @param evidence each clue beside what the cause would give
+ * @param evidence each clue beside what the cause would give, the one furthest from the design
+ *     first
  */
 public record Suspicion(
     Cause cause,

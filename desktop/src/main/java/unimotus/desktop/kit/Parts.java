@@ -48,6 +48,7 @@ public final class Parts {
   public static Button quiet(String id, String text, Runnable does) {
     Button button = action(id, text, does);
     button.getStyleClass().setAll("quiet");
+    button.setMinWidth(Region.USE_PREF_SIZE);
     return button;
   }
 

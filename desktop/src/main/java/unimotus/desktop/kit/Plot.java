@@ -41,7 +41,7 @@ public final class Plot extends Pane {
 
   private final String title;
   private final String xUnit;
-  private final String yUnit;
+  private String yUnit;
   private final Rectangle ground = new Rectangle();
   private final Rectangle clip = new Rectangle();
   private final Group grid = new Group();
@@ -112,6 +112,12 @@ public final class Plot extends Pane {
   /** How numbers are written. */
   public void setFormat(QuantityFormat next) {
     format = next;
+    requestLayout();
+  }
+
+  /** The unit of the values, shown in the title. */
+  public void setYUnit(String next) {
+    yUnit = next;
     requestLayout();
   }
 
@@ -267,9 +273,10 @@ public final class Plot extends Pane {
       most = Math.max(most, s.y().applyAsDouble(i));
     }
     double x = px(s.x().applyAsDouble(from));
-    line.getPoints().addAll(x, py(least));
+    boolean falling = s.y().applyAsDouble(from) > s.y().applyAsDouble(to - 1);
+    line.getPoints().addAll(x, py(falling ? most : least));
     if (most > least) {
-      line.getPoints().addAll(x, py(most));
+      line.getPoints().addAll(x, py(falling ? least : most));
     }
   }
 

@@ -96,7 +96,7 @@ final class AxisRail extends VBox {
               List<WorkStep> here = List.of(progress.nextStep());
               next.getChildren()
                   .setAll(
-                      Parts.label("Next", "text-caption"),
+                      Parts.label("Next", "ink-caption"),
                       Parts.prose(progress.next()),
                       Parts.quiet(
                           "go-next-step",

@@ -35,7 +35,7 @@ final class HelpSheet extends StackPane {
     VBox sheet =
         new VBox(
             16,
-            Parts.label("Keys and signs", "text-title"),
+            Parts.label("Keys and signs", "ink-title"),
             columns,
             Parts.action("close-help", "Close", close));
     sheet.getStyleClass().add("help");
@@ -54,7 +54,7 @@ final class HelpSheet extends StackPane {
     grid.setHgap(16);
     grid.setVgap(7);
     for (int i = 0; i < KEYS.length; i++) {
-      grid.addRow(i, Parts.label(KEYS[i][0], "text-strong"), Parts.label(KEYS[i][1]));
+      grid.addRow(i, Parts.label(KEYS[i][0], "ink-strong"), Parts.label(KEYS[i][1]));
     }
     return grid;
   }
@@ -71,19 +71,19 @@ final class HelpSheet extends StackPane {
             sign(Mark.Kind.LATER, "not in this version"),
             Parts.prose(
                 "Solid line: what happens. Dashed: what is meant or predicted. Dots: measured.",
-                "text-label"),
+                "ink-label"),
             Parts.prose(
                 "On the thread a wave is an analog signal on wires, a straight stroke is arithmetic or steel.",
-                "text-label"),
+                "ink-label"),
             Parts.prose(
                 "The detective takes each cause as the signal path with that fault in it and asks how likely the readings"
                     + " are then: by distance in tolerances, with one slip of the pen in fifty. A cause whose number"
                     + " had to be fitted pays for it. When 'not explained' leads, no known cause fits.",
-                "text-label"),
+                "ink-label"),
             Parts.prose(
                 "Unimotus advises. It never calls a circuit safe: local codes, the risk assessment and licensed people"
                     + " decide. A simulation is not a proof.",
-                "text-label"));
+                "ink-label"));
     signs.setMaxWidth(420);
     HBox.setHgrow(signs, Priority.ALWAYS);
     return signs;

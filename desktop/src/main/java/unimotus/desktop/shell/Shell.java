@@ -30,7 +30,7 @@ public final class Shell extends StackPane {
   private final Desk desk;
   private final Views views;
   private final ProjectMenu menu;
-  private final Label saved = Parts.label("", "text-caption");
+  private final Label saved = Parts.label("", "ink-caption");
   private final WorkOrderRail steps;
   private final AxisRail axes;
   private final AskBar ask = new AskBar();

@@ -36,18 +36,18 @@ final class DetectivePane extends VBox {
   void show(Evidence evidence) {
     clear();
     AxisProof proof = evidence.proof();
-    getChildren().add(Parts.label("The detective", "text-strong"));
+    getChildren().add(Parts.label("The detective", "ink-strong"));
     Diagnosis diagnosis = evidence.diagnosis();
     if (diagnosis.suspicions().isEmpty()) {
       getChildren()
           .add(
               Parts.prose(
                   "Enter a reading of a reference or the direction; it then ranks what explains them all.",
-                  "text-label"));
+                  "ink-label"));
       return;
     }
     if (proof.count(Verdict.Outcome.DIFFERS) == 0) {
-      getChildren().add(Parts.prose("All readings so far agree with the design.", "text-label"));
+      getChildren().add(Parts.prose("All readings so far agree with the design.", "ink-label"));
     }
     List<Suspicion> likely =
         diagnosis.suspicions().stream().filter(s -> s.probability() >= SHOWN).limit(5).toList();
@@ -63,7 +63,7 @@ final class DetectivePane extends VBox {
             Parts.prose(
                 "Likelihood: each reading counts by its distance from what a cause would give, in tolerances; one reading"
                     + " in fifty may be a slip of the pen. See F1.",
-                "text-caption"));
+                "ink-caption"));
   }
 
   private Node suspicion(Suspicion suspicion, boolean leading) {
@@ -79,21 +79,21 @@ final class DetectivePane extends VBox {
             Parts.prose(
                 String.format(
                     Locale.ROOT, "%.0f %%  %s", 100 * suspicion.probability(), suspicion.title()),
-                leading ? "text-strong" : "text-label"),
+                leading ? "ink-strong" : "ink-label"),
             bar);
     if (leading) {
-      box.getChildren().add(Parts.prose(suspicion.cause().signature(), "text-label"));
+      box.getChildren().add(Parts.prose(suspicion.cause().signature(), "ink-label"));
       if (suspicion.cause() != Cause.NOT_EXPLAINED) {
         box.getChildren()
             .add(
                 Parts.label(
                     "explains %d of %d readings"
                         .formatted(suspicion.explained(), suspicion.clues()),
-                    "text-caption"));
+                    "ink-caption"));
       }
       suspicion.evidence().stream()
-          .limit(8)
-          .forEach(e -> box.getChildren().add(Parts.prose(e, "text-caption")));
+          .limit(4)
+          .forEach(e -> box.getChildren().add(Parts.prose(e, "ink-caption")));
       box.getChildren().add(Parts.prose("→ " + suspicion.cause().remedy()));
     }
     return box;
@@ -108,10 +108,10 @@ final class DetectivePane extends VBox {
                     .formatted(
                         next.prediction().group().toLowerCase(Locale.ROOT),
                         next.prediction().title()),
-                "text-strong"),
+                "ink-strong"),
             Parts.prose(
-                next.prediction().where() + ", " + next.prediction().instrument(), "text-label"));
-    next.outlook().forEach(o -> box.getChildren().add(Parts.prose(o, "text-caption")));
+                next.prediction().where() + ", " + next.prediction().instrument(), "ink-label"));
+    next.outlook().forEach(o -> box.getChildren().add(Parts.prose(o, "ink-caption")));
     box.getChildren().add(Parts.quiet("go-next", "go to it", () -> goTo(next.prediction().key())));
     return box;
   }

@@ -29,6 +29,7 @@ import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Picture;
 import unimotus.desktop.kit.Plot;
 import unimotus.formats.trace.TraceCsv;
+import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Scenarios;
 
 /** The dry-run: a scenario on the virtual axis and its traces, with cursors that move together. */
@@ -36,7 +37,7 @@ final class DryRunView implements View {
   private final Desk desk;
   private final HBox choices = Parts.row(8);
   private final TextField own = new TextField();
-  private final Label summary = Parts.prose("", "text-label");
+  private final Label summary = Parts.prose("", "ink-label");
   private final Plot frequency = new Plot("Reference and output", "s", "Hz");
   private final Plot shaft;
   private final Plot current = new Plot("Current estimate", "s", "A");
@@ -45,6 +46,7 @@ final class DryRunView implements View {
   private final Node node;
 
   private @Nullable AxisAssembly shownAxis;
+  private @Nullable DisplayUnits shownUnits;
   private @Nullable Trace trace;
   private Scenario scenario = new Scenario("none", List.of(), 1);
   private AtomicBoolean cancelled = new AtomicBoolean();
@@ -71,7 +73,7 @@ final class DryRunView implements View {
     HBox ownRow =
         Parts.row(
             10,
-            Parts.label("Own events", "text-label"),
+            Parts.label("Own events", "ink-label"),
             own,
             Parts.action("export-csv", "Export CSV", this::exportCsv),
             Parts.action("export-png", "Export picture", this::exportPicture));
@@ -84,7 +86,7 @@ final class DryRunView implements View {
             plots,
             Parts.label(
                 "Click sets a cursor, Shift-click the second; wheel zooms, drag pans, Home shows all. A simulation is not a proof.",
-                "text-caption"));
+                "ink-caption"));
     page.setPadding(new Insets(12, 16, 12, 16));
     node = page;
   }
@@ -107,10 +109,11 @@ final class DryRunView implements View {
       return;
     }
     plots.setVisible(true);
-    if (!axis.equals(shownAxis)) {
+    if (!axis.equals(shownAxis) || !desk.units().equals(shownUnits)) {
+      shownUnits = desk.units();
       shownAxis = axis;
       List<Scenario> ready = Scenarios.of(BenchSetup.of(axis, path), path.scale().speedAtFull());
-      choices.getChildren().setAll(Parts.label("Dry-run", "text-title"));
+      choices.getChildren().setAll(Parts.label("Dry-run", "ink-title"));
       for (Scenario each : ready) {
         choices
             .getChildren()
@@ -181,13 +184,22 @@ final class DryRunView implements View {
         end,
         low,
         top);
-    double rpm = 1.1 * Math.max(1, most(next, Trace.Channel.SHAFT));
+    MeasureUnit shown = desk.units().shown(MeasureUnit.RPM);
+    double perRpm = MeasureUnit.RPM.convert(1, shown);
+    double fastest = 1.1 * perRpm * Math.max(1, most(next, Trace.Channel.SHAFT));
+    shaft.setYUnit(shown.symbol());
     shaft.show(
-        List.of(series(next, Trace.Channel.SHAFT, "plot-live", "shaft")),
+        List.of(
+            new Plot.Series(
+                "shaft",
+                "plot-live",
+                next.size(),
+                next::seconds,
+                i -> perRpm * next.value(Trace.Channel.SHAFT, i))),
         0,
         end,
-        low < 0 ? -rpm : 0,
-        rpm);
+        low < 0 ? -fastest : 0,
+        fastest);
     current.show(
         List.of(series(next, Trace.Channel.CURRENT, "plot-live", "current")),
         0,

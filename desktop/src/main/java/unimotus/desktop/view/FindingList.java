@@ -24,7 +24,7 @@ final class FindingList extends VBox {
   void show(List<Finding> findings) {
     getChildren().clear();
     if (findings.isEmpty()) {
-      getChildren().add(Parts.prose("Nothing to mend here.", "text-label"));
+      getChildren().add(Parts.prose("Nothing to mend here.", "ink-label"));
     }
     findings.forEach(f -> getChildren().add(row(f)));
   }
@@ -34,16 +34,13 @@ final class FindingList extends VBox {
     VBox words =
         Parts.column(
             2,
-            Parts.prose(finding.rule().title(), "text-strong"),
+            Parts.prose(finding.rule().title(), "ink-strong"),
             Parts.prose(finding.seen()),
-            Parts.prose(finding.why(), "text-label"),
+            Parts.prose(finding.why(), "ink-label"),
             Parts.prose("→ " + finding.remedy()),
-            Parts.row(
-                6,
-                Parts.label(
-                    finding.rule().code() + " · " + finding.rule().source(), "text-caption"),
-                Parts.quiet(
-                    "go-" + finding.rule().code(), step.label(), () -> desk.step().set(step))));
+            Parts.prose(finding.rule().code() + " · " + finding.rule().source(), "ink-caption"),
+            Parts.quiet(
+                "go-" + finding.rule().code(), "at " + step.label(), () -> desk.step().set(step)));
     HBox.setHgrow(words, Priority.ALWAYS);
     Mark mark = new Mark(States.mark(finding.severity()), finding.severity().label());
     HBox row = new HBox(9, mark, words);

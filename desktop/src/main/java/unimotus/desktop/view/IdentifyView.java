@@ -56,7 +56,7 @@ final class IdentifyView implements View {
   }
 
   private void show(AxisReview review) {
-    page.getChildren().add(Parts.label(review.axis().name(), "text-title"));
+    page.getChildren().add(Parts.label(review.axis().name(), "ink-title"));
     AxisAssembly assembly = review.assembly();
     if (assembly == null) {
       FindingList findings = new FindingList(desk);
@@ -83,7 +83,7 @@ final class IdentifyView implements View {
     Reference reference = axis.axis().reference();
     String output = reference.output();
     if (output != null) {
-      card.line("Channel", Parts.label(output, "text-strong"));
+      card.line("Channel", Parts.label(output, "ink-strong"));
       axis.controllerSheet()
           .selector(SelectorRole.CHANNEL_RANGE, output)
           .ifPresent(s -> card.selector("Signal", axis, s));
@@ -119,7 +119,7 @@ final class IdentifyView implements View {
 
   private VBox drive(AxisAssembly axis) {
     Card card = new Card("Drive", axis.driveSheet().name());
-    card.line("Input", Parts.label(String.valueOf(axis.axis().reference().input()), "text-strong"));
+    card.line("Input", Parts.label(String.valueOf(axis.axis().reference().input()), "ink-strong"));
     card.line(
         "Rated current",
         Parts.label(
@@ -177,15 +177,14 @@ final class IdentifyView implements View {
     card.line(
         "Efficiency",
         Parts.label(
-            desk.units().text(100 * MotorFormulas.efficiency(p), MeasureUnit.PERCENT),
-            "text-live"));
+            desk.units().text(100 * MotorFormulas.efficiency(p), MeasureUnit.PERCENT), "ink-live"));
     if (p.speedRpm() < MotorFormulas.synchronousRpm(p.frequencyHertz(), 2)) {
-      card.line("Poles", Parts.label(String.valueOf(MotorFormulas.poles(p)), "text-live"));
+      card.line("Poles", Parts.label(String.valueOf(MotorFormulas.poles(p)), "ink-live"));
       card.line(
           "Rated torque",
           Parts.label(
               desk.units().text(MotorFormulas.ratedTorqueNewtonMetres(p), MeasureUnit.NEWTON_METRE),
-              "text-live"));
+              "ink-live"));
     }
     return card;
   }
@@ -295,7 +294,7 @@ final class IdentifyView implements View {
                     l.quadraticNewtonMetresPerRpm2(),
                     l.gearEfficiency())));
     card.number(
-        "Torque per rpm",
+        "Torque per rpm, N·m",
         l.linearNewtonMetresPerRpm(),
         MeasureUnit.ONE,
         v ->
@@ -309,7 +308,7 @@ final class IdentifyView implements View {
                     l.quadraticNewtonMetresPerRpm2(),
                     l.gearEfficiency())));
     card.number(
-        "Torque per rpm²",
+        "Torque per rpm², N·m",
         l.quadraticNewtonMetresPerRpm2(),
         MeasureUnit.ONE,
         v ->
@@ -369,11 +368,14 @@ final class IdentifyView implements View {
       left.setHgrow(Priority.ALWAYS);
       grid.getColumnConstraints().add(left);
       getChildren()
-          .addAll(Parts.label(title, "text-label"), Parts.prose(device, "text-strong"), grid);
+          .addAll(Parts.label(title, "ink-label"), Parts.prose(device, "ink-strong"), grid);
     }
 
     void line(String name, Node value) {
-      Label label = Parts.prose(name, "text-label");
+      if (value instanceof ChoiceField<?> choice) {
+        choice.setMinWidth(112);
+      }
+      Label label = Parts.prose(name, "ink-label");
       grid.addRow(row++, label, value);
     }
 

@@ -60,8 +60,8 @@ final class LineView implements View {
         .add(
             Parts.row(
                 14,
-                Parts.label(desk.session().project().name(), "text-title"),
-                Parts.label("%d axes, %s".formatted(axes.size(), state), "text-label")));
+                Parts.label(desk.session().project().name(), "ink-title"),
+                Parts.label("%d axes, %s".formatted(axes.size(), state), "ink-label")));
     axes.forEach(a -> rows.getChildren().add(row(a)));
   }
 
@@ -69,7 +69,7 @@ final class LineView implements View {
     VBox sheet =
         Parts.sheet(
             12,
-            Parts.label("An empty line", "text-title"),
+            Parts.label("An empty line", "ink-title"),
             Parts.prose(
                 "An axis is a controller's channel, a drive, a motor and what it moves. Name these four and Unimotus"
                     + " fills in what follows from them: the channel, the settings from the plate, the wires, the"
@@ -87,7 +87,7 @@ final class LineView implements View {
     Progress progress = desk.progress(review);
     VBox name =
         Parts.column(
-            3, Parts.label(axis.name(), "text-strong"), Parts.prose(axis.note(), "text-caption"));
+            3, Parts.label(axis.name(), "ink-strong"), Parts.prose(axis.note(), "ink-caption"));
     name.setPrefWidth(200);
     name.setMinWidth(200);
     HBox top = new HBox(14, name, thread(review));
@@ -103,9 +103,9 @@ final class LineView implements View {
               Parts.row(
                   5,
                   new Mark(States.mark(state), States.word(state)),
-                  Parts.label(step.label(), "text-caption")));
+                  Parts.label(step.label(), "ink-caption")));
     }
-    Label next = Parts.label(progress.next(), "text-label");
+    Label next = Parts.label(progress.next(), "ink-label");
     HBox.setHgrow(next, Priority.SOMETIMES);
     HBox bottom =
         Parts.row(
@@ -139,13 +139,14 @@ final class LineView implements View {
         Region stroke = new Region();
         stroke.setMinSize(18, 2.5);
         stroke.setMaxHeight(2.5);
-        stroke.setStyle("-fx-background-color: -u-live;");
+        boolean gap = knots.get(i).startsWith("no ") || knots.get(i - 1).startsWith("no ");
+        stroke.getStyleClass().add(gap ? "thread-gap" : "thread-stroke");
         HBox.setHgrow(stroke, Priority.ALWAYS);
         stroke.setMaxWidth(60);
         thread.getChildren().add(stroke);
       }
       Label knot =
-          Parts.label(knots.get(i), knots.get(i).startsWith("no ") ? "text-caption" : "text-label");
+          Parts.label(knots.get(i), knots.get(i).startsWith("no ") ? "ink-caption" : "ink-label");
       knot.setPadding(new Insets(3, 7, 3, 7));
       thread.getChildren().add(knot);
     }

@@ -58,7 +58,7 @@ final class NewAxisView implements View {
   private final ChoiceField<MotorSheet> motor;
   private final ChoiceField<SignalRange> range;
   private final ChoiceField<Kind> kind;
-  private final Label sizeLabel = Parts.label("Diameter", "text-label");
+  private final Label sizeLabel = Parts.label("Diameter", "ink-label");
   private final Node node;
 
   NewAxisView(Desk desk) {
@@ -97,49 +97,48 @@ final class NewAxisView implements View {
     grid.setHgap(14);
     grid.setVgap(11);
     int row = 0;
-    addRow(
-        grid, row++, Parts.label("Name", "text-label"), name, "what people on the floor call it");
+    addRow(grid, row++, Parts.label("Name", "ink-label"), name, "what people on the floor call it");
     addRow(
         grid,
         row++,
-        Parts.label("Controller", "text-label"),
+        Parts.label("Controller", "ink-label"),
         controller,
         "shared with other axes of the line");
     addRow(
         grid,
         row++,
-        Parts.label("Speed signal", "text-label"),
+        Parts.label("Speed signal", "ink-label"),
         range,
         "a current stands distance better than a voltage");
     addRow(
         grid,
         row++,
-        Parts.label("Drive", "text-label"),
+        Parts.label("Drive", "ink-label"),
         drive,
         "by class; its settings are filled from the plate");
     addRow(
         grid,
         row++,
-        Parts.label("Motor", "text-label"),
+        Parts.label("Motor", "ink-label"),
         motor,
         "its plate can be corrected afterwards");
-    addRow(grid, row++, Parts.label("It moves", "text-label"), kind, "");
+    addRow(grid, row++, Parts.label("It moves", "ink-label"), kind, "");
     addRow(
         grid,
         row++,
-        Parts.label("Gear", "text-label"),
+        Parts.label("Gear", "ink-label"),
         gear,
         "motor turns for one output turn, 1 for none");
     addRow(grid, row++, sizeLabel, size, "");
     addRow(
-        grid, row, Parts.label("Full speed", "text-label"), speed, "the program's number at 100 %");
+        grid, row, Parts.label("Full speed", "ink-label"), speed, "the program's number at 100 %");
     VBox sheet =
         Parts.sheet(
             16,
-            Parts.label("A new axis", "text-title"),
+            Parts.label("A new axis", "ink-title"),
             Parts.prose(
                 "Say what is there; the rest is filled in and can be changed at every station.",
-                "text-label"),
+                "ink-label"),
             grid,
             Parts.row(
                 10,
@@ -162,7 +161,7 @@ final class NewAxisView implements View {
       GridPane grid, int row, Label label, javafx.scene.control.Control field, String hint) {
     label.setLabelFor(field);
     field.setPrefWidth(260);
-    grid.addRow(row, label, field, Parts.label(hint, "text-caption"));
+    grid.addRow(row, label, field, Parts.label(hint, "ink-caption"));
   }
 
   private void showKind(Kind chosen) {

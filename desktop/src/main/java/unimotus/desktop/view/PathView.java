@@ -32,12 +32,12 @@ final class PathView implements View {
   private final ThreadPane thread;
   private final VBox plotHolder = new VBox();
   private final VBox sum = new VBox(5);
-  private final Label sumTitle = Parts.label("The sum", "text-strong");
-  private final Label condition = Parts.prose("", "text-attention");
+  private final Label sumTitle = Parts.label("The sum", "ink-strong");
+  private final Label condition = Parts.prose("", "ink-attention");
   private final FindingList findings;
   private final Node node;
   private final VBox body;
-  private final Label missing = Parts.prose("", "text-label");
+  private final Label missing = Parts.prose("", "ink-label");
 
   private String shownAxis = "";
   private Station touched = Station.NUMBER;
@@ -58,8 +58,7 @@ final class PathView implements View {
     sumSheet.setMinHeight(130);
     HBox.setHgrow(left, Priority.ALWAYS);
     VBox right =
-        Parts.sheet(
-            10, Parts.label("What the path says", "text-strong"), Parts.scrolling(findings));
+        Parts.sheet(10, Parts.label("What the path says", "ink-strong"), Parts.scrolling(findings));
     right.setPrefWidth(310);
     right.setMinWidth(310);
     HBox lower = new HBox(14, left, right);
@@ -147,9 +146,9 @@ final class PathView implements View {
     state
         .derivation(looked)
         .steps()
-        .forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "text-sum")));
+        .forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "ink-sum")));
     if (sum.getChildren().isEmpty()) {
-      sum.getChildren().add(Parts.prose("The number is entered, not computed.", "text-label"));
+      sum.getChildren().add(Parts.prose("The number is entered, not computed.", "ink-label"));
     }
     String held = state.at(looked).map(p -> p.condition()).orElse(null);
     condition.setText(held == null ? "" : held);

@@ -22,8 +22,8 @@ import unimotus.workbench.Evidence;
 /** Prediction beside measurement, line by line, and the detective where they part. */
 final class ProveView implements View {
   private final Desk desk;
-  private final Label title = Parts.label("", "text-title");
-  private final Label state = Parts.label("", "text-label");
+  private final Label title = Parts.label("", "ink-title");
+  private final Label state = Parts.label("", "ink-label");
   private final TextField by = new TextField();
   private final TextField instrument = new TextField();
   private final VBox rows = new VBox(1);
@@ -115,9 +115,9 @@ final class ProveView implements View {
       Prediction prediction = verdict.prediction();
       if (!prediction.group().equals(group)) {
         group = prediction.group();
-        Label heading = Parts.label(group, "text-strong");
+        Label heading = Parts.label(group, "ink-strong");
         heading.setPadding(new Insets(9, 0, 1, 8));
-        Label how = Parts.label(prediction.how(), "text-caption");
+        Label how = Parts.label(prediction.how(), "ink-caption");
         HBox line = Parts.row(12, heading, how);
         HBox.setMargin(how, new Insets(9, 0, 1, 0));
         rows.getChildren().add(line);

@@ -36,7 +36,7 @@ final class SetUpView implements View {
   private final HBox columns = new HBox(12);
   private final FindingList findings;
   private final TextField search = new TextField();
-  private final Label count = Parts.label("", "text-label");
+  private final Label count = Parts.label("", "ink-label");
   private final Node node;
 
   SetUpView(Desk desk) {
@@ -56,7 +56,7 @@ final class SetUpView implements View {
     HBox.setHgrow(left, Priority.ALWAYS);
     VBox right =
         Parts.sheet(
-            10, Parts.label("What the settings say", "text-strong"), Parts.scrolling(findings));
+            10, Parts.label("What the settings say", "ink-strong"), Parts.scrolling(findings));
     right.setPrefWidth(300);
     right.setMinWidth(300);
     HBox page = new HBox(14, left, right);
@@ -104,7 +104,7 @@ final class SetUpView implements View {
     int half = (axis.driveSheet().settings().size() + groups.size() * 2 + 1) / COLUMNS;
     int placed = 0;
     for (Map.Entry<String, List<SettingDefinition>> group : groups.entrySet()) {
-      VBox sheet = Parts.sheet(3, Parts.label(group.getKey(), "text-strong"));
+      VBox sheet = Parts.sheet(3, Parts.label(group.getKey(), "ink-strong"));
       group.getValue().forEach(s -> sheet.getChildren().add(row(axis, settings, s)));
       ((VBox) columns.getChildren().get(placed >= half ? 1 : 0)).getChildren().add(sheet);
       placed += group.getValue().size() + 2;
@@ -116,16 +116,20 @@ final class SetUpView implements View {
 
   private Node row(AxisAssembly axis, EffectiveSettings settings, SettingDefinition setting) {
     boolean changed = axis.drive().settings().containsKey(setting.code());
-    Label code = Parts.label(setting.code(), "text-strong");
+    Label code = Parts.label(setting.code(), "ink-strong");
     code.setMinWidth(38);
     Label name = Parts.prose(setting.name());
     HBox.setHgrow(name, Priority.ALWAYS);
     name.setMaxWidth(Double.MAX_VALUE);
-    HBox row = Parts.row(6, code, name, editor(axis, settings, setting));
+    VBox words = Parts.column(0, name);
+    words.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    HBox row = Parts.row(6, code, words, editor(axis, settings, setting));
     row.getStyleClass().add("setting-row");
     if (changed) {
       row.getStyleClass().add("changed");
-      row.getChildren()
+      words
+          .getChildren()
           .add(
               Parts.quiet(
                   "default-" + setting.code(),

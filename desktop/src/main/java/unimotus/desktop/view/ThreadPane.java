@@ -23,6 +23,8 @@ import unimotus.core.path.PathPoint;
 import unimotus.core.path.PathState;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 
@@ -103,14 +105,12 @@ final class ThreadPane extends Pane {
 
   private VBox station(SignalPath path, PathPoint point) {
     boolean small = isSmall(point.station());
-    Label name = Parts.label(point.station().label(), "text-caption");
-    Label number =
-        Parts.label(
-            desk.units().number(point.value(), point.unit()), small ? "text-strong" : "text-big");
+    Label name = Parts.label(point.station().label(), "ink-caption");
+    Label number = Parts.label(number(point), small ? "ink-strong" : "ink-big");
     if (point.condition() != null) {
-      number.getStyleClass().add("text-attention");
+      number.getStyleClass().add("ink-attention");
     }
-    Label unit = Parts.label(desk.units().shown(point.unit()).symbol(), "text-caption");
+    Label unit = Parts.label(desk.units().shown(point.unit()).symbol(), "ink-caption");
     VBox box = new VBox(-1, name, number, unit);
     box.setAlignment(Pos.BOTTOM_CENTER);
     box.getStyleClass().add("station");
@@ -131,6 +131,14 @@ final class ThreadPane extends Pane {
         });
     box.focusedProperty().addListener((o, was, is) -> lookAt(point, is));
     return box;
+  }
+
+  /** Four digits are what a display shows; counts are whole. */
+  private String number(PathPoint point) {
+    MeasureUnit shown = desk.units().shown(point.unit());
+    int digits = point.unit() == MeasureUnit.COUNTS ? 6 : 4;
+    return new QuantityFormat(desk.units().decimalMark(), digits)
+        .number(point.unit().convert(point.value(), shown));
   }
 
   private void lookAt(PathPoint point, boolean focused) {

@@ -33,8 +33,8 @@ final class VerdictRow extends HBox {
   private final String key;
   private final Taking record;
   private final Mark mark = new Mark(Mark.Kind.OPEN, "not measured");
-  private final Label expected = Parts.label("", "text-predicted");
-  private final Label word = Parts.label("", "text-caption");
+  private final Label expected = Parts.label("", "ink-predicted");
+  private final Label word = Parts.label("", "ink-caption");
   private final Gauge gauge = new Gauge();
   private final Control entry;
   private Prediction prediction;

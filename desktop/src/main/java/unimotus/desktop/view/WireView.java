@@ -42,7 +42,7 @@ final class WireView implements View {
   private final Desk desk;
   private final Pane board = new Pane();
   private final FindingList findings;
-  private final Label hint = Parts.label("", "text-label");
+  private final Label hint = Parts.label("", "ink-label");
   private final Node node;
   private final Map<TerminalRef, Circle> places = new HashMap<>();
   private @Nullable TerminalRef armed;
@@ -62,8 +62,7 @@ final class WireView implements View {
     VBox left = new VBox(10, actions, Parts.scrolling(board));
     HBox.setHgrow(left, Priority.ALWAYS);
     VBox right =
-        Parts.sheet(
-            10, Parts.label("What the wires say", "text-strong"), Parts.scrolling(findings));
+        Parts.sheet(10, Parts.label("What the wires say", "ink-strong"), Parts.scrolling(findings));
     right.setPrefWidth(330);
     right.setMinWidth(330);
     VBox.setVgrow(right.getChildren().get(1), Priority.ALWAYS);
@@ -175,8 +174,8 @@ final class WireView implements View {
 
   private void layOut(
       String device, String name, DeviceSheet sheet, List<Terminal> terminals, boolean left) {
-    Label title = Parts.label(name, "text-strong");
-    Label kind = Parts.label(sheet.name(), "text-caption");
+    Label title = Parts.label(name, "ink-strong");
+    Label kind = Parts.label(sheet.name(), "ink-caption");
     VBox head = new VBox(0, title, kind);
     head.setAlignment(left ? Pos.TOP_RIGHT : Pos.TOP_LEFT);
     place(head, left, 0);
@@ -212,7 +211,7 @@ final class WireView implements View {
     }
     places.put(ref, dot);
     Label id = Parts.label(terminal.id(), "terminal-name");
-    Label label = Parts.label(terminal.label(), "text-caption");
+    Label label = Parts.label(terminal.label(), "ink-caption");
     HBox row = left ? new HBox(8, label, id) : new HBox(8, id, label);
     row.setAlignment(left ? Pos.CENTER_RIGHT : Pos.CENTER_LEFT);
     row.getStyleClass().add("terminal-row");

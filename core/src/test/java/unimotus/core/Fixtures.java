@@ -1,0 +1,251 @@
+package unimotus.core;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Controller;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Motor;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reference;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.ChoiceSetting;
+import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DriveRatings;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.Selector;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingValue;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+
+/**
+ * A sound axis to start from: a 4–20 mA conveyor that every rule is content with. Tests change the
+ * one thing they are about.
+ */
+public final class Fixtures {
+  /** A four-pole 4 kW motor whose plate hangs together. */
+  public static final Plate PLATE = new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1.0, 0.0135);
+
+  private static final List<String> RANGES =
+      List.of("0-10 V", "±10 V", "2-10 V", "0-5 V", "0-20 mA", "4-20 mA");
+  private static final List<String> FULL_SCALES = List.of("27648", "32767", "4095", "1000");
+
+  private Fixtures() {}
+
+  public static ControllerSheet controllerSheet() {
+    return new ControllerSheet(
+        "test-controller",
+        "Test controller",
+        List.of(
+            terminal("L+", TerminalRole.SUPPLY_24V, null),
+            terminal("M", TerminalRole.COMMON_0V, null),
+            terminal("DO0", TerminalRole.SOURCING_OUTPUT, "L+"),
+            terminal("DO1", TerminalRole.SOURCING_OUTPUT, "L+"),
+            terminal("DS0", TerminalRole.SINKING_OUTPUT, "M"),
+            terminal("RC", TerminalRole.RELAY_COMMON, null),
+            terminal("RO", TerminalRole.RELAY_CONTACT, "RC"),
+            terminal("AO0", TerminalRole.ANALOG_OUTPUT, "AO0M"),
+            terminal("AO0M", TerminalRole.ANALOG_COMMON, null),
+            terminal("AI0", TerminalRole.ANALOG_INPUT, "AI0M"),
+            terminal("AI0M", TerminalRole.ANALOG_COMMON, null)),
+        List.of(
+            selector("AO0.range", SelectorRole.CHANNEL_RANGE, "AO0", RANGES),
+            selector("AO0.fs", SelectorRole.RAW_FULL_SCALE, "AO0", FULL_SCALES),
+            selector("AI0.range", SelectorRole.CHANNEL_RANGE, "AI0", RANGES),
+            selector("AI0.fs", SelectorRole.RAW_FULL_SCALE, "AI0", FULL_SCALES)),
+        16);
+  }
+
+  public static DriveSheet driveSheet() {
+    List<SettingDefinition> settings = new ArrayList<>();
+    settings.add(
+        number("P1", SettingRole.MOTOR_CURRENT, null, MeasureUnit.AMPERE_UNIT, 0.1, 20, 8.05));
+    settings.add(number("P2", SettingRole.MOTOR_POLES, null, MeasureUnit.ONE, 2, 12, 4));
+    settings.add(
+        number("P3", SettingRole.OVERLOAD_CURRENT, null, MeasureUnit.AMPERE_UNIT, 0.1, 20, 8.05));
+    settings.add(
+        number("P4", SettingRole.MINIMUM_FREQUENCY, null, MeasureUnit.HERTZ_UNIT, 0, 400, 0));
+    settings.add(
+        number("P5", SettingRole.MAXIMUM_FREQUENCY, null, MeasureUnit.HERTZ_UNIT, 1, 400, 50));
+    settings.add(
+        number("P6", SettingRole.CURRENT_LIMIT, null, MeasureUnit.AMPERE_UNIT, 0.1, 20, 12));
+    settings.add(
+        number("P7", SettingRole.ACCELERATION_TIME, null, MeasureUnit.SECOND_UNIT, 0, 3600, 5));
+    settings.add(
+        number("P8", SettingRole.DECELERATION_TIME, null, MeasureUnit.SECOND_UNIT, 0, 3600, 5));
+    settings.add(choice("P9", SettingRole.STOP_MODE, null, "ramp", "coast"));
+    settings.add(choice("P10", SettingRole.COMMAND_SOURCE, null, "terminals", "keypad"));
+    settings.add(choice("P11", SettingRole.REFERENCE_SOURCE, null, "AI1", "keypad"));
+    settings.add(choice("P12", SettingRole.CONTROL_WIRING, null, "two-wire", "three-wire"));
+    settings.add(choice("P13", SettingRole.RESTART_AT_POWER_UP, null, "blocked", "allowed"));
+    settings.add(choice("P14", SettingRole.INPUT_LEVEL, null, "active-high", "active-low"));
+    settings.add(choice("P15", SettingRole.SLIP_COMPENSATION, null, "off", "on"));
+    settings.add(choice("P16", SettingRole.INPUT_FUNCTION, "DI1", "run-forward", "none", "enable"));
+    settings.add(choice("P17", SettingRole.INPUT_FUNCTION, "DI2", "none", "run-reverse", "enable"));
+    settings.add(
+        choice("P18", SettingRole.ANALOG_RANGE, "AI1", "4-20 mA", "0-20 mA", "0-10 V", "±10 V"));
+    settings.add(
+        number("P19", SettingRole.FREQUENCY_AT_LOW, "AI1", MeasureUnit.HERTZ_UNIT, 0, 400, 0));
+    settings.add(
+        number("P20", SettingRole.FREQUENCY_AT_HIGH, "AI1", MeasureUnit.HERTZ_UNIT, 1, 400, 50));
+    settings.add(choice("P21", SettingRole.ANALOG_INVERT, "AI1", "off", "on"));
+    settings.add(number("P22", SettingRole.DEAD_BAND, "AI1", MeasureUnit.PERCENT, 0, 50, 0));
+    settings.add(choice("P23", SettingRole.LOSS_ACTION, "AI1", "fault", "none"));
+    settings.add(choice("P24", SettingRole.ANSWER_RANGE, "AO1", "0-10 V", "4-20 mA"));
+    settings.add(
+        number("P25", SettingRole.ANSWER_FULL_SCALE, "AO1", MeasureUnit.HERTZ_UNIT, 1, 400, 50));
+    return new DriveSheet(
+        "test-drive",
+        "Test drive",
+        List.of(
+            terminal("P24", TerminalRole.SUPPLY_24V, null),
+            terminal("DCM", TerminalRole.INPUT_COMMON, null),
+            terminal("DI1", TerminalRole.DIGITAL_INPUT, "DCM"),
+            terminal("DI2", TerminalRole.DIGITAL_INPUT, "DCM"),
+            terminal("AI1", TerminalRole.ANALOG_INPUT, "ACM"),
+            terminal("ACM", TerminalRole.ANALOG_COMMON, null),
+            terminal("AO1", TerminalRole.ANALOG_OUTPUT, "ACM"),
+            terminal("STO1", TerminalRole.SAFE_TORQUE_OFF, null),
+            terminal("STO2", TerminalRole.SAFE_TORQUE_OFF, null)),
+        List.of(
+            selector("logic", SelectorRole.INPUT_LOGIC, null, List.of("source", "sink")),
+            selector("AI1.kind", SelectorRole.INPUT_KIND, "AI1", List.of("current", "voltage")),
+            selector("jumper", SelectorRole.STO_JUMPER, null, List.of("fitted", "removed"))),
+        12,
+        new DriveRatings(4000, 9.5, 400, 1.5, 60),
+        settings);
+  }
+
+  public static SheetCatalogue sheets() {
+    return new SheetCatalogue(List.of(controllerSheet(), driveSheet()));
+  }
+
+  public static Project project() {
+    Controller controller =
+        new Controller("plc", "Controller", "test-controller", Map.of("AO0.range", "4-20 mA"));
+    Drive drive = new Drive("drive", "Drive", "test-drive", Map.of(), Map.of());
+    Motor motor = new Motor("motor", "Motor", PLATE);
+    Axis axis =
+        new Axis(
+            "belt",
+            "Belt",
+            "",
+            "plc",
+            "drive",
+            "motor",
+            new Reference("AO0", "AI1", 0, 25, 0, 50, 27648, 0.05),
+            new Answer("AO1", "AI0", 25, 27648),
+            new Mechanics.Drum(91.5, 0.5),
+            new Load(20, 60, 0, 0, 0.9));
+    List<Wire> wires =
+        List.of(
+            wire("w1", "plc:DO0", "drive:DI1"),
+            wire("w2", "plc:M", "drive:DCM"),
+            wire("w3", "plc:AO0", "drive:AI1"),
+            wire("w4", "plc:AO0M", "drive:ACM"),
+            wire("w5", "drive:AO1", "plc:AI0"),
+            wire("w6", "drive:ACM", "plc:AI0M"));
+    return new Project(
+        "Test line",
+        List.of(controller),
+        List.of(drive),
+        List.of(motor),
+        List.of(axis),
+        wires,
+        List.of());
+  }
+
+  public static AxisAssembly assembly() {
+    return assembly(project());
+  }
+
+  public static AxisAssembly assembly(Project project) {
+    return AxisAssembly.of(project, sheets(), project.axes().get(0)).orElseThrow();
+  }
+
+  public static Axis axis(Project project) {
+    return project.axes().get(0);
+  }
+
+  public static Project withSetting(Project project, String code, double value) {
+    return project.with(project.drives().get(0).withSetting(code, new SettingValue.Number(value)));
+  }
+
+  public static Project withSetting(Project project, String code, String value) {
+    return project.with(project.drives().get(0).withSetting(code, new SettingValue.Choice(value)));
+  }
+
+  public static Project withDriveSelector(Project project, String id, String position) {
+    return project.with(project.drives().get(0).withSelector(id, position));
+  }
+
+  public static Project withChannel(Project project, String id, String position) {
+    return project.with(project.controllers().get(0).withSelector(id, position));
+  }
+
+  public static Project without(Project project, String wireId) {
+    return project.withWires(project.wires().stream().filter(w -> !w.id().equals(wireId)).toList());
+  }
+
+  public static Project withPlate(Project project, Plate plate) {
+    return project.with(project.motors().get(0).withPlate(plate));
+  }
+
+  public static Project withReference(Project project, Reference reference) {
+    return project.with(axis(project).withReference(reference));
+  }
+
+  public static Wire wire(String id, String from, String to) {
+    return new Wire(id, ref(from), ref(to));
+  }
+
+  public static TerminalRef ref(String text) {
+    String[] halves = text.split(":");
+    return new TerminalRef(halves[0], halves[1]);
+  }
+
+  private static Terminal terminal(String id, TerminalRole role, String common) {
+    return new Terminal(id, id, role, common, Map.of());
+  }
+
+  private static Selector selector(
+      String id, SelectorRole role, String terminal, List<String> options) {
+    return new Selector(id, id, role, terminal, options, options.get(0));
+  }
+
+  private static NumberSetting number(
+      String code,
+      SettingRole role,
+      String terminal,
+      MeasureUnit unit,
+      double low,
+      double high,
+      double usual) {
+    return new NumberSetting(code, role.name(), "all", role, terminal, unit, low, high, usual);
+  }
+
+  private static ChoiceSetting choice(
+      String code, SettingRole role, String terminal, String... options) {
+    return new ChoiceSetting(
+        code,
+        role.name(),
+        "all",
+        role,
+        terminal,
+        List.of(options).stream().map(o -> new ChoiceSetting.Option(o, o)).toList(),
+        options[0]);
+  }
+}

@@ -1,0 +1,111 @@
+package unimotus.core.machine;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import unimotus.core.Fixtures;
+
+class ModelTest {
+
+  @Test
+  void anIdIsMadeFromANameAndStaysFree() {
+    assertThat(Ids.from("Rinse drum", List.of())).isEqualTo("rinse-drum");
+    assertThat(Ids.from("Rinse drum", List.of("rinse-drum"))).isEqualTo("rinse-drum-2");
+    assertThat(Ids.from("???", List.of())).isEqualTo("item");
+    assertThatThrownBy(() -> Ids.check("axis", "Rinse Drum")).hasMessageContaining("'Rinse Drum'");
+  }
+
+  @Test
+  void idsAreUnique() {
+    Project project = Fixtures.project();
+    Axis axis = project.axes().get(0);
+    assertThatThrownBy(
+            () ->
+                new Project(
+                    "x",
+                    project.controllers(),
+                    project.drives(),
+                    project.motors(),
+                    List.of(axis, axis),
+                    List.of(),
+                    List.of()))
+        .hasMessageContaining("axis id 'belt' is used twice");
+  }
+
+  @Test
+  void aWireHasTwoEnds() {
+    assertThatThrownBy(() -> Fixtures.wire("w9", "plc:DO0", "plc:DO0"))
+        .hasMessageContaining("both ends");
+  }
+
+  @Test
+  void aReadingIsANumberOrAWord() {
+    assertThatThrownBy(() -> new Reading("belt", "k", 1.0, "word", "", "", "", Map.of()))
+        .hasMessageContaining("either");
+    assertThatThrownBy(() -> new Reading("belt", "k", null, null, "", "", "", Map.of()))
+        .hasMessageContaining("either");
+    assertThatThrownBy(() -> new Reading("belt", "k", Double.NaN, null, "", "", "", Map.of()))
+        .hasMessageContaining("finite");
+  }
+
+  @Test
+  void aReferenceNeedsASpan() {
+    assertThatThrownBy(() -> new Reference("AO0", "AI1", 5, 5, 0, 50, 27648, 1))
+        .hasMessageContaining("must differ");
+    assertThatThrownBy(() -> new Reference("AO0", "AI1", 0, 5, 50, 50, 27648, 1))
+        .hasMessageContaining("must rise");
+    assertThatThrownBy(() -> new Reference("AO0", "AI1", 0, 5, 0, 50, 7, 1))
+        .hasMessageContaining("7 counts");
+    assertThatThrownBy(() -> new Reference("AO0", "AI1", 0, 5, 0, 50, 27648, 0))
+        .hasMessageContaining("wanted step");
+  }
+
+  @Test
+  void mechanicsAndLoadRefuseWhatCannotBe() {
+    assertThatThrownBy(() -> new Mechanics.Drum(0, 0.5))
+        .hasMessageContaining("gear ratio must be positive");
+    assertThatThrownBy(() -> new Mechanics.Screw(1, -0.1)).hasMessageContaining("screw lead");
+    assertThatThrownBy(() -> new Mechanics.Counting(1, 2, " ")).hasMessageContaining("name");
+    assertThatThrownBy(() -> new Load(-1, 0, 0, 0, 1))
+        .hasMessageContaining("inertia must not be negative");
+    assertThatThrownBy(() -> new Load(1, 0, 0, 0, 0)).hasMessageContaining("efficiency");
+  }
+
+  @Test
+  void removingAnAxisTakesItsDriveMotorWiresAndReadingsButNotTheSharedController() {
+    Project project =
+        Fixtures.project()
+            .with(new Reading("belt", "ref50.frequency", 25.0, null, "", "", "", Map.of()));
+    Project left = project.withoutAxis("belt");
+    assertThat(left.axes()).isEmpty();
+    assertThat(left.drives()).isEmpty();
+    assertThat(left.motors()).isEmpty();
+    assertThat(left.wires()).isEmpty();
+    assertThat(left.readings()).isEmpty();
+    assertThat(left.controllers()).hasSize(1);
+  }
+
+  @Test
+  void puttingAnAxisKeepsItsPlace() {
+    Project project = Fixtures.project();
+    Project renamed = project.with(project.axes().get(0).withName("Long belt"));
+    assertThat(renamed.axes()).hasSize(1);
+    assertThat(renamed.axes().get(0).name()).isEqualTo("Long belt");
+    assertThat(project.axes().get(0).name()).isEqualTo("Belt");
+  }
+
+  @Test
+  void anAssemblySaysWhatIsMissing() {
+    Project project = Fixtures.project();
+    Axis bare = project.axes().get(0).withDevices("plc", null, "nobody");
+    assertThat(AxisAssembly.of(project, Fixtures.sheets(), bare)).isEmpty();
+    assertThat(AxisAssembly.missing(project, Fixtures.sheets(), bare))
+        .containsExactly("a drive", "a motor");
+    Project odd = project.with(new Drive("drive", "Drive", "unheard-of", Map.of(), Map.of()));
+    assertThat(AxisAssembly.missing(odd, Fixtures.sheets(), odd.axes().get(0)))
+        .containsExactly("the drive sheet 'unheard-of'");
+  }
+}

@@ -1,0 +1,233 @@
+package unimotus.core.proof;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.Fixtures;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reading;
+import unimotus.core.path.PathFactory;
+import unimotus.core.path.Station;
+import unimotus.core.proof.Verdict.Outcome;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
+
+class ProofTest {
+
+  private static List<Prediction> predictions(Project project) {
+    AxisAssembly axis = Fixtures.assembly(project);
+    return Predictor.predict(axis, PathFactory.of(axis));
+  }
+
+  private static Prediction prediction(Project project, String key) {
+    return predictions(project).stream().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
+  }
+
+  private static Reading reading(Project project, String key, double amount) {
+    return new Reading(
+        "belt",
+        key,
+        amount,
+        null,
+        "meter",
+        "2026-01-01T00:00:00Z",
+        "me",
+        DesignDigest.of(Fixtures.assembly(project)).asBasis());
+  }
+
+  private static AxisProof judge(Project project, List<Reading> readings) {
+    return Prover.judge(
+        predictions(project), readings, DesignDigest.of(Fixtures.assembly(project)));
+  }
+
+  private static Verdict verdict(AxisProof proof, String key) {
+    return proof.verdicts().stream()
+        .filter(v -> v.prediction().key().equals(key))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  /** Quarter points of a 4–20 mA, 50 Hz link (by arithmetic). */
+  @ParameterizedTest
+  @CsvSource({
+    "0, 0, 4, 0",
+    "25, 6912, 8, 12.5",
+    "50, 13824, 12, 25",
+    "75, 20736, 16, 37.5",
+    "100, 27648, 20, 50"
+  })
+  void quarterPointsAreThoseOfTheRange(int percent, double counts, double milliamps, double hertz) {
+    Project project = Fixtures.project();
+    assertThat(amount(project, percent, Station.COUNTS).value()).isEqualTo(counts);
+    assertThat(amount(project, percent, Station.SIGNAL).value())
+        .isCloseTo(milliamps, within(0.001));
+    assertThat(amount(project, percent, Station.FREQUENCY).value()).isCloseTo(hertz, within(0.02));
+  }
+
+  private static Expectation.Amount amount(Project project, int percent, Station station) {
+    return (Expectation.Amount) prediction(project, Predictor.key(percent, station)).expectation();
+  }
+
+  @Test
+  void thereIsAPredictionForEverythingTheProofAsksFor() {
+    List<Prediction> all = predictions(Fixtures.project());
+    assertThat(all)
+        .extracting(Prediction::key)
+        .contains(
+            "permission.open",
+            "permission.closed",
+            "direction.jog",
+            "ramp.up",
+            "stop.time",
+            "stop.coast");
+    assertThat(all).hasSize(3 + 5 * 5 + 3);
+    assertThat(new HashSet<>(all.stream().map(Prediction::key).toList())).hasSameSizeAs(all);
+    assertThat(all)
+        .allSatisfy(
+            p -> {
+              assertThat(p.where()).isNotBlank();
+              assertThat(p.instrument()).isNotBlank();
+              assertThat(p.how()).isNotBlank();
+              assertThat(p.dependsOn()).isNotEmpty();
+            });
+  }
+
+  @Test
+  void aNumberUnfoldsIntoItsSum() {
+    assertThat(prediction(Fixtures.project(), "ref50.shaft").sum().text())
+        .contains("synchronous speed")
+        .contains("IEC 60034-1");
+  }
+
+  /** 5 s to 50 Hz and 5 s back, as set; the shaft follows within its slip (by arithmetic). */
+  @Test
+  void rampTimesAreThoseThatWereSet() {
+    Project project = Fixtures.project();
+    double up = ((Expectation.Amount) prediction(project, "ramp.up").expectation()).value();
+    double down = ((Expectation.Amount) prediction(project, "stop.time").expectation()).value();
+    assertThat(up).isCloseTo(4.9, within(0.2));
+    assertThat(down).isCloseTo(5, within(0.2));
+  }
+
+  @Test
+  void rampsLongerThanAnyWatchGetNoTime() {
+    assertThat(predictions(Fixtures.withSetting(Fixtures.project(), "P7", 3600.0)))
+        .extracting(Prediction::key)
+        .doesNotContain("ramp.up");
+  }
+
+  @Test
+  void aReadingInsideTheBandAgreesAndOutsideDiffers() {
+    Project project = Fixtures.project();
+    assertThat(
+            verdict(
+                    judge(project, List.of(reading(project, "ref50.frequency", 25.2))),
+                    "ref50.frequency")
+                .outcome())
+        .isEqualTo(Outcome.AGREES);
+    Verdict off =
+        verdict(
+            judge(project, List.of(reading(project, "ref50.frequency", 26))), "ref50.frequency");
+    assertThat(off.outcome()).isEqualTo(Outcome.DIFFERS);
+    assertThat(off.deviation()).isCloseTo(1, within(0.01));
+  }
+
+  @Test
+  void theLatestReadingCounts() {
+    Project project = Fixtures.project();
+    AxisProof proof =
+        judge(
+            project,
+            List.of(
+                reading(project, "ref50.frequency", 30), reading(project, "ref50.frequency", 25)));
+    assertThat(verdict(proof, "ref50.frequency").outcome()).isEqualTo(Outcome.AGREES);
+  }
+
+  @Test
+  void aChangeUpstreamMakesAReadingStaleAndNamesIt() {
+    Project project = Fixtures.project();
+    List<Reading> readings =
+        List.of(reading(project, "ref50.frequency", 25), reading(project, "ref50.signal", 12));
+    AxisProof proof = judge(Fixtures.withSetting(project, "P7", 9.0), readings);
+    assertThat(verdict(proof, "ref50.frequency").outcome()).isEqualTo(Outcome.STALE);
+    assertThat(verdict(proof, "ref50.frequency").changed()).containsExactly(Part.DRIVE);
+    assertThat(verdict(proof, "ref50.signal").outcome())
+        .as("the signal does not pass the drive")
+        .isEqualTo(Outcome.AGREES);
+  }
+
+  @Test
+  void movingAWireMakesTheSignalStale() {
+    Project project = Fixtures.project();
+    AxisProof proof =
+        judge(Fixtures.without(project, "w4"), List.of(reading(project, "ref50.signal", 12)));
+    assertThat(verdict(proof, "ref50.signal").changed()).containsExactly(Part.WIRES);
+  }
+
+  @Test
+  void renamingMakesNothingStale() {
+    Project project = Fixtures.project();
+    Project renamed = project.with(Fixtures.axis(project).withName("Long belt"));
+    AxisProof proof = judge(renamed, List.of(reading(project, "ref100.machine", 25)));
+    assertThat(proof.count(Outcome.STALE)).isZero();
+  }
+
+  @Test
+  void anAxisIsProvenWhenAllAgree() {
+    Project project = Fixtures.project();
+    List<Reading> readings = new ArrayList<>();
+    assertThat(judge(project, readings).state()).isEqualTo(AxisProof.State.UNPROVEN);
+    for (Prediction p : predictions(project)) {
+      readings.add(asPredicted(project, p));
+      AxisProof.State state = judge(project, readings).state();
+      assertThat(state).isIn(AxisProof.State.PARTLY, AxisProof.State.PROVEN);
+    }
+    assertThat(judge(project, readings).state()).isEqualTo(AxisProof.State.PROVEN);
+    readings.add(reading(project, "ref100.frequency", 45));
+    assertThat(judge(project, readings).state()).isEqualTo(AxisProof.State.DIFFERS);
+    assertThat(judge(Fixtures.withSetting(project, "P7", 6.0), readings).state())
+        .isEqualTo(AxisProof.State.STALE);
+  }
+
+  private static Reading asPredicted(Project project, Prediction p) {
+    Map<String, String> basis = DesignDigest.of(Fixtures.assembly(project)).asBasis();
+    return p.expectation() instanceof Expectation.Amount a
+        ? new Reading("belt", p.key(), a.value(), null, "", "", "", basis)
+        : new Reading(
+            "belt",
+            p.key(),
+            null,
+            ((Expectation.Word) p.expectation()).expected(),
+            "",
+            "",
+            "",
+            basis);
+  }
+
+  @Test
+  void aWordNeverAgreesWithANumber() {
+    Reading word = new Reading("belt", "x", null, "ready", "", "", "", Map.of());
+    assertThat(Prover.agrees(new Expectation.Amount(1, 1, MeasureUnit.ONE), word)).isFalse();
+    assertThat(Prover.agrees(new Expectation.Word("ready", List.of("ready", "fault")), word))
+        .isTrue();
+  }
+
+  @Test
+  void expectationsRefuseWhatCannotBeJudged() {
+    assertThatThrownBy(() -> new Expectation.Amount(1, 0, MeasureUnit.ONE))
+        .hasMessageContaining("tolerance");
+    assertThatThrownBy(() -> new Expectation.Word("gone", List.of("ready")))
+        .hasMessageContaining("'gone'");
+    assertThat(new Expectation.Amount(12, 0.09, MeasureUnit.MILLIAMPERE).text(QuantityFormat.PLAIN))
+        .isEqualTo("12 ± 0.09 mA");
+  }
+}

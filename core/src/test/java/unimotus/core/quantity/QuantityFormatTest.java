@@ -1,0 +1,51 @@
+package unimotus.core.quantity;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class QuantityFormatTest {
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "0 | 0",
+        "25.000000000000004 | 25",
+        "1455 | 1455",
+        "13824 | 13 824",
+        "1234567 | 1 234 600",
+        "0.0000123456 | 0.000012346",
+        "-3.5 | −3.5"
+      })
+  void writesFiveDigitsWithNarrowSpaces(double value, String text) {
+    assertThat(QuantityFormat.PLAIN.number(value).replace('\u202f', ' ')).isEqualTo(text);
+  }
+
+  @Test
+  void writesTheReadersDecimalMark() {
+    assertThat(new QuantityFormat(',', 4).text(12.344, MeasureUnit.MILLIAMPERE))
+        .isEqualTo("12,34 mA");
+  }
+
+  @Test
+  void writesADashForWhatIsNoNumber() {
+    assertThat(QuantityFormat.PLAIN.number(Double.NaN)).isEqualTo("–");
+    assertThat(QuantityFormat.PLAIN.number(Double.POSITIVE_INFINITY)).isEqualTo("–");
+  }
+
+  @Test
+  void refusesAnImpossibleFormat() {
+    assertThatThrownBy(() -> new QuantityFormat(';', 5)).hasMessageContaining("';'");
+    assertThatThrownBy(() -> new QuantityFormat('.', 1)).hasMessageContaining("not 1");
+  }
+
+  @Test
+  void aQuantityIsFinite() {
+    assertThatThrownBy(() -> new Quantity(Double.NaN, MeasureUnit.ONE))
+        .hasMessageContaining("finite");
+  }
+}
