@@ -99,10 +99,10 @@ public final class Documents {
 
   private static FileFault fault(String file, JsonLocation location, String message) {
     String plain = message.split("\n", 2)[0];
+    String problem = "not readable as JSON: " + plain;
     return location == null
-        ? new FileFault(file, 0, 0, plain)
-        : new FileFault(
-            file, location.getLineNr(), location.getColumnNr(), "not readable as JSON: " + plain);
+        ? new FileFault(file, 0, 0, problem)
+        : new FileFault(file, location.getLineNr(), location.getColumnNr(), problem);
   }
 
   private static String pointer(JsonMappingException e) {

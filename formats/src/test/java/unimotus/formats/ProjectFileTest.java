@@ -1,0 +1,263 @@
+package unimotus.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.catchThrowableOfType;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.io.RandomAccessFile;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.machine.Project;
+import unimotus.formats.json.FileFault;
+import unimotus.formats.json.Json;
+import unimotus.formats.project.ProjectFile;
+
+class ProjectFileTest {
+  private static final String SAMPLE = text(Samples.project("Sample"));
+
+  @TempDir private Path folder;
+
+  private static String text(Project project) {
+    return new String(ProjectFile.write(project), StandardCharsets.UTF_8);
+  }
+
+  private static FileFault fault(String text) {
+    FileFault fault =
+        catchThrowableOfType(
+            FileFault.class,
+            () -> ProjectFile.read("line.unimotus.json", text.getBytes(StandardCharsets.UTF_8)));
+    assertThat(fault)
+        .as("a fault for %s", text.substring(0, Math.min(60, text.length())))
+        .isNotNull();
+    assertThat(fault.getMessage()).startsWith("line.unimotus.json");
+    return fault;
+  }
+
+  private static int lineOf(String part) {
+    return (int) SAMPLE.substring(0, SAMPLE.indexOf(part)).lines().count();
+  }
+
+  @Test
+  void whatIsSavedIsReadBack() throws IOException {
+    Project project = Samples.project("Sample");
+    Path file = folder.resolve("sample.unimotus.json");
+    ProjectFile.save(file, project);
+    ProjectFile.Loaded loaded = ProjectFile.load(file);
+    assertThat(loaded.project()).isEqualTo(project);
+    assertThat(loaded.readOnly()).isFalse();
+  }
+
+  @Test
+  void writingIsStable() {
+    assertThat(text(Samples.project("Sample"))).isEqualTo(SAMPLE);
+  }
+
+  @Test
+  void keysAreSortedThroughout() throws IOException {
+    assertSorted(Json.strict().readTree(SAMPLE));
+  }
+
+  private static void assertSorted(JsonNode node) {
+    List<String> keys = new ArrayList<>();
+    node.fieldNames().forEachRemaining(keys::add);
+    List<String> sorted = new ArrayList<>(keys);
+    Collections.sort(sorted);
+    assertThat(keys).isEqualTo(sorted);
+    node.forEach(ProjectFileTest::assertSorted);
+  }
+
+  @Test
+  void everyLeafHasALineOfItsOwn() {
+    assertThat(SAMPLE.lines())
+        .allSatisfy(l -> assertThat(l.split(": ", -1).length).isLessThanOrEqualTo(2));
+    assertThat(SAMPLE).endsWith("}\n").contains("\"L21\": 50.5").contains("Drive ü");
+  }
+
+  @Test
+  void theVersionBeforeIsKept() throws IOException {
+    Path file = folder.resolve("sample.unimotus.json");
+    ProjectFile.save(file, Samples.project("first"));
+    ProjectFile.save(file, Samples.project("second"));
+    assertThat(ProjectFile.load(file).project().name()).isEqualTo("second");
+    assertThat(ProjectFile.load(ProjectFile.previous(file)).project().name()).isEqualTo("first");
+    try (var files = Files.list(folder)) {
+      assertThat(files).hasSize(2);
+    }
+  }
+
+  @Test
+  void aSaveThatCannotBeWrittenLeavesTheOldFile() throws IOException {
+    Path file = folder.resolve("sample.unimotus.json");
+    ProjectFile.save(file, Samples.project("first"));
+    Files.createDirectory(folder.resolve("sample.unimotus.json.writing"));
+    Files.createFile(folder.resolve("sample.unimotus.json.writing").resolve("in the way"));
+    assertThatThrownBy(() -> ProjectFile.save(file, Samples.project("second")))
+        .isInstanceOf(IOException.class);
+    assertThat(ProjectFile.load(file).project().name()).isEqualTo("first");
+  }
+
+  @Test
+  void unsavedWorkIsKeptBesideTheFileAndForgotten() throws IOException {
+    Path file = folder.resolve("sample.unimotus.json");
+    ProjectFile.save(file, Samples.project("saved"));
+    ProjectFile.keepUnsaved(file, Samples.project("unsaved"));
+    assertThat(ProjectFile.unsaved(file).orElseThrow().project().name()).isEqualTo("unsaved");
+    ProjectFile.save(file, Samples.project("saved again"));
+    assertThat(ProjectFile.unsaved(file)).isEmpty();
+    Files.writeString(ProjectFile.recovery(file), "{ broken");
+    assertThat(ProjectFile.unsaved(file)).as("unreadable work is passed over").isEmpty();
+    ProjectFile.forgetUnsaved(file);
+    assertThat(Files.exists(ProjectFile.recovery(file))).isFalse();
+  }
+
+  @Test
+  void aMissingFileIsNamed() {
+    assertThatThrownBy(() -> ProjectFile.load(folder.resolve("nowhere.unimotus.json")))
+        .isInstanceOf(NoSuchFileException.class)
+        .hasMessageContaining("nowhere.unimotus.json");
+  }
+
+  @Test
+  void anEmptyFileIsNeverAnEmptyProject() {
+    assertThat(fault("").getMessage()).contains("empty").contains("unimotus-project");
+    assertThat(fault("   \n ").line()).isPositive();
+    assertThat(fault("{}").getMessage()).contains("no such \"format\"");
+    assertThat(fault("[]").getMessage()).contains("unimotus-project");
+    assertThat(fault("null").getMessage()).contains("unimotus-project");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.1", "0.35", "0.5", "0.77", "0.99"})
+  void aTruncatedFileNamesTheLineWhereItEnds(double share) {
+    String cut = SAMPLE.substring(0, (int) (SAMPLE.length() * share));
+    FileFault fault = fault(cut);
+    assertThat(fault.line())
+        .isBetween((int) cut.lines().count() - 1, (int) cut.lines().count() + 1);
+    assertThat(fault.problem()).contains("not readable as JSON");
+  }
+
+  @Test
+  void aHugeFileIsRefusedBeforeItIsRead() throws IOException {
+    Path file = folder.resolve("huge.unimotus.json");
+    try (RandomAccessFile sparse = new RandomAccessFile(file.toFile(), "rw")) {
+      sparse.setLength(3L << 30);
+    }
+    assertThatThrownBy(() -> ProjectFile.load(file))
+        .isInstanceOf(FileFault.class)
+        .hasMessageContaining("3072 MB")
+        .hasMessageContaining("64 MB");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "\"gearRatio\": 20.0 | \"gearRatio\": \"twenty\" | axes/0/mechanics/gearRatio | \"gearRatio\": 20.0",
+        "\"gearRatio\": 20.0 | \"gearRatio\": -3 | axes/0/mechanics/gearRatio | \"gearRatio\": 20.0",
+        "\"powerFactor\": 0.81 | \"powerFactor\": 1.81 | motors/0/plate/powerFactor | \"powerFactor\": 0.81",
+        "\"id\": \"plc\" | \"id\": \"The PLC!\" | controllers/0/id | \"id\": \"plc\"",
+        "\"L21\": 50.5 | \"L21\": [1] | drives/0/settings/L21 | \"L21\": 50.5",
+        "\"C40\": \"terminals\" | \"C40\": null | drives/0/settings/C40 | \"C40\": \"terminals\"",
+        "\"programFullScaleCounts\": 27648 | \"programFullScaleCounts\": 27648.5 | axes/0/answer/programFullScaleCounts | \"programFullScaleCounts\": 27648"
+      })
+  void aWrongValueIsToldWithItsPlaceAndLine(String good, String bad, String place, String where) {
+    FileFault fault =
+        fault(
+            SAMPLE.replaceFirst(
+                java.util.regex.Pattern.quote(good),
+                java.util.regex.Matcher.quoteReplacement(bad)));
+    assertThat(fault.getMessage()).contains(place);
+    assertThat(fault.line()).isEqualTo(lineOf(where));
+  }
+
+  @Test
+  void aKeyNobodyKnowsIsNotPassedOver() {
+    FileFault fault =
+        fault(SAMPLE.replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"colour\": 3"));
+    assertThat(fault.getMessage()).contains("colour");
+    assertThat(fault.line()).isPositive();
+  }
+
+  @Test
+  void aKeyGivenTwiceIsRefused() {
+    assertThat(
+            fault(
+                    SAMPLE.replaceFirst(
+                        "\"name\": \"Drum\"", "\"name\": \"Drum\", \"name\": \"Dram\""))
+                .getMessage())
+        .contains("name");
+  }
+
+  @Test
+  void contradictionsTheSchemaCannotSeeAreToldToo() {
+    FileFault twice = fault(SAMPLE.replaceFirst("\"id\": \"b\"", "\"id\": \"a\""));
+    assertThat(twice.getMessage()).contains("axis id 'a' is used twice");
+    FileFault span =
+        fault(
+            SAMPLE.replaceFirst("\"frequencyAtZeroHertz\": 0.0", "\"frequencyAtZeroHertz\": 50.0"));
+    assertThat(span.getMessage()).contains("frequency must rise");
+    assertThat(span.line()).isPositive();
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
+  void aVersionMustBeAWholeNumberFromOne(String version) {
+    assertThat(fault(SAMPLE.replace("\"version\": 1", "\"version\": " + version)).getMessage())
+        .contains("version");
+  }
+
+  @Test
+  void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
+    String newer =
+        SAMPLE
+            .replace("\"version\": 1", "\"version\": 7")
+            .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
+    ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
+    assertThat(loaded.readOnly()).isTrue();
+    assertThat(loaded.project().axes()).hasSize(4);
+  }
+
+  @Test
+  void aNewerVersionThatCannotBeReadSaysSo() {
+    String newer =
+        SAMPLE.replace("\"version\": 1", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 1");
+  }
+
+  @Test
+  void noMutationOfAFileCrashesTheReader() {
+    Random random = new Random(7);
+    byte[] good = SAMPLE.getBytes(StandardCharsets.UTF_8);
+    int refused = 0;
+    for (int i = 0; i < 400; i++) {
+      byte[] bad = good.clone();
+      for (int n = 0; n < 1 + random.nextInt(4); n++) {
+        bad[random.nextInt(bad.length)] = (byte) (32 + random.nextInt(95));
+      }
+      try {
+        ProjectFile.read("mutated", bad);
+      } catch (FileFault fault) {
+        refused++;
+        assertThat(fault.getMessage()).startsWith("mutated");
+      }
+    }
+    assertThat(refused).isGreaterThan(200);
+  }
+
+  @Test
+  void deeplyNestedRubbishIsRefused() {
+    assertThat(fault("[".repeat(5000)).getMessage()).contains("not readable as JSON");
+  }
+}

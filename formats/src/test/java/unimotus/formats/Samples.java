@@ -1,0 +1,111 @@
+package unimotus.formats;
+
+import java.util.List;
+import java.util.Map;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.Controller;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Motor;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reading;
+import unimotus.core.machine.Reference;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingValue;
+
+/** A project with something of everything. */
+final class Samples {
+  private Samples() {}
+
+  static Project project(String name) {
+    Reference reference = new Reference("AO0", "AI2", 0, 25, 0, 50, 27648, 0.05);
+    Answer answer = new Answer("AO1", "AI0", 25, 27648);
+    Load load = new Load(3, 1, 0.5, 0.25, 0.9);
+    return new Project(
+        name,
+        List.of(
+            new Controller(
+                "plc", "Controller", "controller-modular", Map.of("AO0.range", "4-20 mA"))),
+        List.of(
+            new Drive(
+                "drive",
+                "Drive ü",
+                "terminal-drive-4kw",
+                Map.of("inputs", "source"),
+                Map.of(
+                    "L21",
+                    new SettingValue.Number(50.5),
+                    "C40",
+                    new SettingValue.Choice("terminals")))),
+        List.of(new Motor("motor", "Motor", new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.0135))),
+        List.of(
+            new Axis(
+                "a",
+                "Drum",
+                "note",
+                "plc",
+                "drive",
+                "motor",
+                reference,
+                answer,
+                new Mechanics.Drum(20, 0.5),
+                load),
+            new Axis(
+                "b",
+                "Screw",
+                "",
+                "plc",
+                null,
+                null,
+                reference,
+                new Answer(null, null, 25, 27648),
+                new Mechanics.Screw(1, 0.005),
+                load),
+            new Axis(
+                "c",
+                "Fan",
+                "",
+                null,
+                null,
+                null,
+                reference,
+                answer,
+                new Mechanics.Turning(1),
+                load),
+            new Axis(
+                "d",
+                "Ties",
+                "",
+                null,
+                null,
+                null,
+                reference,
+                answer,
+                new Mechanics.Counting(3, 2, "ties"),
+                load)),
+        List.of(new Wire("w1", new TerminalRef("plc", "DO0"), new TerminalRef("drive", "DI1"))),
+        List.of(
+            new Reading(
+                "a",
+                "ref50.frequency",
+                25.1,
+                null,
+                "display",
+                "2026-01-02T03:04:05Z",
+                "me",
+                Map.of("DRIVE", "abc")),
+            new Reading(
+                "a",
+                "direction.jog",
+                null,
+                "forward",
+                "eyes",
+                "2026-01-02T03:04:05Z",
+                "me",
+                Map.of())));
+  }
+}

@@ -1,0 +1,86 @@
+package unimotus.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import java.io.IOException;
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reading;
+import unimotus.core.machine.Reference;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.formats.json.Json;
+import unimotus.formats.json.Schema;
+
+/** The schema and the model say the same: neither has a key the other lacks. */
+class SchemaTest {
+
+  private static JsonNode schema(Schema schema) throws IOException {
+    return Json.strict().readTree(schema.text());
+  }
+
+  private static List<String> components(Class<? extends Record> type) {
+    return Arrays.stream(type.getRecordComponents())
+        .map(RecordComponent::getName)
+        .sorted()
+        .toList();
+  }
+
+  private static List<String> properties(JsonNode object) {
+    List<String> names = new ArrayList<>();
+    object.get("properties").fieldNames().forEachRemaining(names::add);
+    names.removeAll(List.of("format", "version", "kind"));
+    return names.stream().sorted().toList();
+  }
+
+  @Test
+  void everyRecordOfAProjectHasItsKeysInTheSchema() throws IOException {
+    JsonNode project = schema(Schema.PROJECT);
+    assertThat(properties(project)).isEqualTo(components(Project.class));
+    JsonNode axis = project.at("/properties/axes/items");
+    assertThat(properties(axis)).isEqualTo(components(Axis.class));
+    assertThat(properties(axis.at("/properties/reference"))).isEqualTo(components(Reference.class));
+    assertThat(properties(axis.at("/properties/answer"))).isEqualTo(components(Answer.class));
+    assertThat(properties(axis.at("/properties/load"))).isEqualTo(components(Load.class));
+    assertThat(properties(project.at("/properties/drives/items")))
+        .isEqualTo(components(Drive.class));
+    assertThat(properties(project.at("/properties/readings/items")))
+        .isEqualTo(components(Reading.class));
+    assertThat(properties(project.at("/$defs/plate"))).isEqualTo(components(Plate.class));
+  }
+
+  @Test
+  void everyRoleOfASheetIsInTheSchema() throws IOException {
+    String sheet = Schema.SHEET.text();
+    for (SettingRole role : SettingRole.values()) {
+      assertThat(sheet).contains("\"" + kebab(role) + "\"");
+    }
+    for (TerminalRole role : TerminalRole.values()) {
+      assertThat(sheet).contains("\"" + kebab(role) + "\"");
+    }
+  }
+
+  private static String kebab(Enum<?> constant) {
+    return constant.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+  }
+
+  @ParameterizedTest
+  @EnumSource(Schema.class)
+  void everySchemaNamesItsDialectAndItself(Schema schema) throws IOException {
+    assertThat(schema(schema).path("$schema").asText())
+        .isEqualTo("https://json-schema.org/draft/2020-12/schema");
+    assertThat(schema(schema).path("$id").asText()).contains(schema.key());
+  }
+}
