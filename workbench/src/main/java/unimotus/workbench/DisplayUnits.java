@@ -91,6 +91,6 @@ public record DisplayUnits(Map<Dimension, MeasureUnit> chosen, char decimalMark)
    * @throws IllegalArgumentException naming the thing, the text and what is wrong
    */
   public double parse(String name, String text, MeasureUnit unit) {
-    return QuantityText.parse(name, text, shown(unit)).in(unit);
+    return QuantityText.parse(name, text, shown(unit), decimalMark).in(unit);
   }
 }

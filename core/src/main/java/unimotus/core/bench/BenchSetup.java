@@ -2,11 +2,11 @@ package unimotus.core.bench;
 
 import java.util.function.DoubleUnaryOperator;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
-import unimotus.core.settings.EffectiveSettings;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 

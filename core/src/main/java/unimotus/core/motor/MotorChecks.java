@@ -11,9 +11,9 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
-import unimotus.core.settings.EffectiveSettings;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 

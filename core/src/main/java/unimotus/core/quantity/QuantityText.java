@@ -6,9 +6,9 @@ import java.util.regex.Pattern;
 /**
  * Reads numbers the way people type them: {@code 7.5kW}, {@code 12,5 m/min}, {@code −3 Hz}.
  *
- * <p>Point and comma are both taken as the decimal mark. Where the reading could be wrong by a
- * thousand ({@code 1,234}) or two marks stand in one number, the text is refused rather than
- * guessed.
+ * <p>Point and comma are both taken as the decimal mark. The reader's own mark always is one; where
+ * the other mark could stand for thousands ({@code 1,234}) or two marks stand in one number, the
+ * text is refused rather than guessed.
  */
 public final class QuantityText {
   private static final Pattern SHAPE =
@@ -27,8 +27,17 @@ public final class QuantityText {
    * @throws UnitMismatch where the unit measures something else than {@code fallback}
    */
   public static Quantity parse(String name, String text, MeasureUnit fallback) {
+    return parse(name, text, fallback, '.');
+  }
+
+  /**
+   * Reads as {@link #parse(String, String, MeasureUnit)} with the reader's own decimal mark.
+   *
+   * @param decimalMark a point or a comma
+   */
+  public static Quantity parse(String name, String text, MeasureUnit fallback, char decimalMark) {
     Matcher shape = shapeOf(name, text);
-    double number = number(name, text, shape);
+    double number = number(name, text, shape, decimalMark);
     String symbol = shape.group(6) == null ? "" : shape.group(6).strip();
     MeasureUnit unit = symbol.isEmpty() ? fallback : unitOf(name, symbol, fallback);
     if (unit.dimension() != fallback.dimension()) {
@@ -59,16 +68,18 @@ public final class QuantityText {
     return shape.group(2).isEmpty() && (shape.group(4) == null || shape.group(4).isEmpty());
   }
 
-  private static double number(String name, String text, Matcher shape) {
+  private static double number(String name, String text, Matcher shape, char decimalMark) {
     String fraction = shape.group(4) == null ? "" : shape.group(4);
     String whole = shape.group(2);
-    if (",".equals(shape.group(3))
+    String mark = shape.group(3);
+    if (mark != null
+        && mark.charAt(0) != decimalMark
         && fraction.length() == 3
         && !whole.isEmpty()
         && !whole.startsWith("0")) {
       throw new IllegalArgumentException(
-          "%s: '%s' can mean %s%s or %s.%s; write it without a thousands mark, with a point for the decimals"
-              .formatted(name, text.strip(), whole, fraction, whole, fraction));
+          "%s: '%s' can mean %s%s or %s%s%s; write it without a thousands mark"
+              .formatted(name, text.strip(), whole, fraction, whole, decimalMark, fraction));
     }
     String exponent = shape.group(5) == null ? "0" : shape.group(5);
     double value =

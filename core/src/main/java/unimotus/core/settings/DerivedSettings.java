@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.Optional;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;

@@ -1,8 +1,9 @@
 /**
- * Settings in effect: what a drive's settings and switches amount to once defaults are filled in,
- * asked for by meaning instead of by the code of one drive or another.
+ * Drive settings: which follow from plate, reference and wiring, and what is off in them.
  *
- * <p>Entry type: {@link unimotus.core.settings.EffectiveSettings}.
+ * <p>{@link unimotus.core.settings.DerivedSettings} fills in what follows, {@link
+ * unimotus.core.settings.SettingChecks} says what is off. What a drive's settings amount to once
+ * defaults are filled in stands with the machine, in {@code EffectiveSettings}.
  */
 @NullMarked
 package unimotus.core.settings;

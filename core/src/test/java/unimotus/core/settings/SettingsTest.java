@@ -6,6 +6,7 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Project;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;

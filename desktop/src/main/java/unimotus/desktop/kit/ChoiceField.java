@@ -4,12 +4,15 @@ import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /** One of a few, chosen in place. Shows what it is told without reporting it as a choice. */
 public final class ChoiceField<T> extends ComboBox<T> {
-  private boolean showing;
+  private boolean told;
+  private @Nullable T taken;
 
   /**
    * A field.
@@ -37,20 +40,32 @@ public final class ChoiceField<T> extends ComboBox<T> {
                 .orElse(null);
           }
         });
-    valueProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!showing && is != null) {
-                take.accept(is);
-              }
-            });
+    // Walking through the open list with the arrow keys is not a choice yet; closing it is.
+    valueProperty().addListener((o, was, is) -> report(take));
+    setOnHidden(e -> report(take));
+    addEventFilter(
+        KeyEvent.KEY_PRESSED,
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE && isShowing()) {
+            show(taken);
+          }
+        });
+  }
+
+  private void report(Consumer<T> take) {
+    T chosen = getValue();
+    if (!told && !isShowing() && chosen != null && !chosen.equals(taken)) {
+      taken = chosen;
+      take.accept(chosen);
+    }
   }
 
   /** Shows a choice; null for none. */
   public ChoiceField<T> show(@Nullable T item) {
-    showing = true;
+    told = true;
+    taken = item;
     setValue(item);
-    showing = false;
+    told = false;
     return this;
   }
 }

@@ -78,8 +78,13 @@ public final class QuantityField extends TextField {
     setText(shown);
   }
 
+  /** Whether something was typed that is not taken yet. */
+  public boolean isBeingTyped() {
+    return !getText().equals(shown);
+  }
+
   private void commit() {
-    if (getText().equals(shown)) {
+    if (!isBeingTyped()) {
       return;
     }
     // Taking it may redraw the view, which takes the focus away and would commit a second time.

@@ -3,9 +3,11 @@ package unimotus.desktop.shell;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.BorderPane;
@@ -17,6 +19,7 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.Ids;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.QuantityField;
 import unimotus.desktop.view.View;
 import unimotus.desktop.view.Views;
 import unimotus.formats.project.ProjectFile;
@@ -148,10 +151,34 @@ public final class Shell extends StackPane {
     } else if (e.isAltDown() && (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP)) {
       nextAxis(e.getCode() == KeyCode.DOWN ? 1 : -1);
       e.consume();
-    } else if (e.isShortcutDown() && e.isShiftDown() && e.getCode() == KeyCode.Z) {
-      desk.session().redo();
+    } else if (e.isShortcutDown() && !isTyping() && isHistoryKey(e.getCode())) {
+      history(e.getCode() == KeyCode.Y || e.isShiftDown());
       e.consume();
     }
+  }
+
+  private static boolean isHistoryKey(KeyCode code) {
+    return code == KeyCode.Z || code == KeyCode.Y;
+  }
+
+  /** While something is being typed, undo belongs to the field; else to the project. */
+  private boolean isTyping() {
+    Node owner = getScene().getFocusOwner();
+    return owner instanceof QuantityField field
+        ? field.isBeingTyped()
+        : owner instanceof TextField && desk.startingAxis().get();
+  }
+
+  private void history(boolean forward) {
+    Optional<String> name = forward ? desk.session().redoName() : desk.session().undoName();
+    if (forward) {
+      desk.session().redo();
+    } else {
+      desk.session().undo();
+    }
+    desk.say(
+        name.map(n -> (forward ? "done again: " : "taken back: ") + n)
+            .orElse(forward ? "nothing to do again" : "nothing to take back"));
   }
 
   private void goTo(int number) {

@@ -1,8 +1,6 @@
-package unimotus.core.settings;
+package unimotus.core.machine;
 
 import java.util.Optional;
-import unimotus.core.machine.Controller;
-import unimotus.core.machine.Drive;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Selector;

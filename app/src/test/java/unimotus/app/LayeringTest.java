@@ -1,0 +1,106 @@
+package unimotus.app;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.Architectures.layeredArchitecture;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.importer.ImportOption;
+import com.tngtech.archunit.junit.AnalyzeClasses;
+import com.tngtech.archunit.junit.ArchTest;
+import com.tngtech.archunit.lang.ArchRule;
+
+/**
+ * The house: arrows only downward, no interface code below the desktop, no cycles between rooms.
+ */
+@AnalyzeClasses(packages = "unimotus", importOptions = ImportOption.DoNotIncludeTests.class)
+class LayeringTest {
+
+  @ArchTest
+  static final ArchRule STOREYS =
+      layeredArchitecture()
+          .consideringOnlyDependenciesInLayers()
+          .layer("core")
+          .definedBy("unimotus.core..")
+          .layer("formats")
+          .definedBy("unimotus.formats..")
+          .optionalLayer("devices")
+          .definedBy("unimotus.devices..")
+          .layer("workbench")
+          .definedBy("unimotus.workbench..")
+          .layer("cli")
+          .definedBy("unimotus.cli..")
+          .layer("desktop")
+          .definedBy("unimotus.desktop..")
+          .whereLayer("desktop")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("cli")
+          .mayNotBeAccessedByAnyLayer()
+          .whereLayer("workbench")
+          .mayOnlyBeAccessedByLayers("cli", "desktop")
+          .whereLayer("formats")
+          .mayOnlyBeAccessedByLayers("workbench", "cli", "desktop")
+          .whereLayer("devices")
+          .mayOnlyBeAccessedByLayers("workbench", "cli", "desktop")
+          .whereLayer("core")
+          .mayOnlyBeAccessedByLayers("formats", "devices", "workbench", "cli", "desktop");
+
+  @ArchTest
+  static final ArchRule NO_WINDOW_BELOW_THE_DESKTOP =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("unimotus.desktop..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..");
+
+  @ArchTest
+  static final ArchRule CORE_IS_PURE =
+      noClasses()
+          .that()
+          .resideInAPackage("unimotus.core..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "java.io..",
+              "java.nio.file..",
+              "java.nio.channels..",
+              "java.net..",
+              "java.time..",
+              "java.util.concurrent..",
+              "com.fasterxml..",
+              "org.slf4j..")
+          .orShould()
+          .dependOnClassesThat()
+          .haveFullyQualifiedName("java.lang.Thread");
+
+  @ArchTest
+  static final ArchRule NO_CYCLES_IN_CORE =
+      slices().matching("unimotus.core.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule NO_CYCLES_IN_FORMATS =
+      slices().matching("unimotus.formats.(*)..").should().beFreeOfCycles();
+
+  @ArchTest
+  static final ArchRule NO_GRAB_BAGS =
+      noClasses()
+          .should()
+          .resideInAnyPackage("..util..", "..common..", "..misc..", "..helper..", "..manager..");
+
+  @ArchTest
+  static final ArchRule CONTROLS_KNOW_NO_USE_CASES_BUT_UNITS =
+      classes()
+          .that()
+          .resideInAPackage("unimotus.desktop.kit..")
+          .should()
+          .onlyDependOnClassesThat()
+          .resideInAnyPackage(
+              "unimotus.desktop.kit..",
+              "unimotus.core.quantity..",
+              "unimotus.workbench..",
+              "java..",
+              "javafx..",
+              "javax.imageio..",
+              "org.jspecify..");
+}

@@ -1,0 +1,305 @@
+package unimotus.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.formats.json.Schema;
+import unimotus.workbench.Demo;
+
+class CommandLineTest {
+  private final StringWriter out = new StringWriter();
+  private final StringWriter err = new StringWriter();
+
+  @TempDir private Path folder;
+
+  private int run(String... arguments) {
+    out.getBuffer().setLength(0);
+    err.getBuffer().setLength(0);
+    return Main.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments);
+  }
+
+  private JsonNode json(String... arguments) throws IOException {
+    run(arguments);
+    assertThat(err.toString()).isEmpty();
+    return new ObjectMapper().readTree(out.toString());
+  }
+
+  private Path file(String name, String content) throws IOException {
+    Path file = folder.resolve(name);
+    Files.writeString(file, content);
+    return file;
+  }
+
+  @Test
+  void checkFindsTheMistakeOfTheDemo() throws IOException {
+    assertThat(run("check", "demo")).isEqualTo(1);
+    assertThat(out.toString()).contains("ANA-002").contains("I70").contains("1 to mend");
+    JsonNode document = json("check", "demo", "--json");
+    assertThat(document.get("errors").asInt()).isEqualTo(1);
+    assertThat(document.get("findings").get(0).get("code").asText()).isEqualTo("ANA-002");
+  }
+
+  @Test
+  void checkOfASoundFileSaysSo() throws IOException {
+    String sound =
+        new String(Demo.bytes(), StandardCharsets.UTF_8)
+            .replace("\"I75\": \"fault\"", "\"I70\": \"4-20 mA\", \"I75\": \"fault\"");
+    assertThat(run("check", file("sound.unimotus.json", sound).toString())).isZero();
+    assertThat(out.toString()).contains("0 to mend");
+  }
+
+  @Test
+  void aFileThatCannotBeReadIsStatusTwoOnStandardError() throws IOException {
+    assertThat(run("check", "nowhere.unimotus.json")).isEqualTo(2);
+    assertThat(err.toString()).contains("nowhere.unimotus.json").doesNotContain("\tat ");
+    assertThat(
+            run(
+                "check",
+                file("cut.unimotus.json", "{ \"format\":\n \"unimotus-project\",\n").toString()))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("cut.unimotus.json, line 3");
+    assertThat(out.toString()).isEmpty();
+  }
+
+  @Test
+  void aNewerFileIsReadWithAWord() throws IOException {
+    String newer =
+        new String(Demo.bytes(), StandardCharsets.UTF_8)
+            .replace("\"version\": 1", "\"version\": 5");
+    assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("newer version");
+  }
+
+  @Test
+  void pathGivesEveryStation() throws IOException {
+    JsonNode points =
+        json("path", "demo", "--axis", "rinse-drum", "--at", "number=12.5m/min", "--json")
+            .get("points");
+    assertThat(points).hasSize(13);
+    assertThat(points.get(2).get("value").asDouble()).isEqualTo(13824);
+    assertThat(points.get(3).get("unit").asText()).isEqualTo("mA");
+    assertThat(points.get(9).get("high").isNull()).as("no limit is null, not a word").isTrue();
+    run("path", "demo", "--axis", "Rinse drum", "--at", "frequency=30Hz");
+    assertThat(out.toString()).contains("120·f/p").contains("IEC 60034-1");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "number=12.5kg | measures mass",
+        "nowhere=3 | there is no station 'nowhere'",
+        "frequency | is not STATION=VALUE",
+        "number=1,234 | can mean"
+      })
+  void badStationsAreNamed(String at, String message) {
+    assertThat(run("path", "demo", "--axis", "rinse-drum", "--at", at)).isEqualTo(2);
+    assertThat(err.toString()).contains(message);
+  }
+
+  @Test
+  void anUnknownOrIncompleteAxisIsNamed() {
+    assertThat(run("path", "demo", "--axis", "nobody", "--at", "number=1")).isEqualTo(2);
+    assertThat(err.toString()).contains("'nobody'").contains("rinse-drum");
+    assertThat(run("path", "demo", "--axis", "slicer-x", "--at", "number=1")).isEqualTo(2);
+    assertThat(err.toString()).contains("no signal path yet").contains("a drive");
+  }
+
+  @Test
+  void predictListsWhatShouldBeMeasured() throws IOException {
+    assertThat(run("predict", "demo", "--axis", "header-pump")).isZero();
+    assertThat(out.toString())
+        .contains("permission.open")
+        .contains("ref50.signal")
+        .contains("voltmeter");
+    JsonNode all = json("predict", "demo", "--json");
+    assertThat(all).hasSize(3);
+    assertThat(all.get(0).get("predictions").get(0).get("value").asText())
+        .isEqualTo("not permitted");
+  }
+
+  @Test
+  void diagnoseNamesCauseAndNextMeasurement() throws IOException {
+    assertThat(run("diagnose", "demo", "--axis", "drying-fan")).isZero();
+    assertThat(out.toString()).contains("Maximum frequency clamps");
+    JsonNode one =
+        json(
+            "diagnose",
+            "demo",
+            "--axis",
+            "header-pump",
+            "--reading",
+            "ref100.frequency=42.2Hz",
+            "--json");
+    assertThat(one.get("causes").get(0).get("probability").asDouble()).isBetween(0.0, 1.0);
+    assertThat(one.get("next").get("key").asText()).startsWith("ref");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "ref50.frequency | is not KEY=VALUE",
+        "ref51.frequency=3 | there is no prediction 'ref51.frequency'",
+        "ref50.frequency=3V | measures voltage",
+        "direction.jog=up | 'up' is not one of"
+      })
+  void badReadingsAreNamed(String reading, String message) {
+    assertThat(run("diagnose", "demo", "--axis", "header-pump", "--reading", reading)).isEqualTo(2);
+    assertThat(err.toString()).contains(message);
+  }
+
+  @Test
+  void diagnoseWithoutReadingsSaysSo() {
+    assertThat(run("diagnose", "demo", "--axis", "header-pump")).isEqualTo(2);
+    assertThat(err.toString()).contains("no reading to reason from");
+  }
+
+  @Test
+  void benchWritesTraces() throws IOException {
+    Path csv = folder.resolve("drum.csv");
+    assertThat(
+            run(
+                "bench",
+                "demo",
+                "--axis",
+                "rinse-drum",
+                "--scenario",
+                "run-and-stop",
+                "--csv",
+                csv.toString()))
+        .isZero();
+    List<String> lines = Files.readAllLines(csv);
+    assertThat(lines.get(0)).startsWith("Time (s),");
+    assertThat(lines).hasSizeGreaterThan(1000);
+    JsonNode document =
+        json(
+            "bench",
+            "demo",
+            "--axis",
+            "rinse-drum",
+            "--scenario",
+            "0 permit; 2 end",
+            "--csv",
+            csv.toString(),
+            "--json");
+    assertThat(document.get("samples").asInt()).isEqualTo(2000);
+    assertThat(
+            run(
+                "bench",
+                "demo",
+                "--axis",
+                "rinse-drum",
+                "--scenario",
+                "0 fly",
+                "--csv",
+                csv.toString()))
+        .isEqualTo(2);
+    assertThat(
+            run(
+                "bench",
+                "demo",
+                "--axis",
+                "rinse-drum",
+                "--scenario",
+                "steps",
+                "--csv",
+                csv.toString(),
+                "--every",
+                "0"))
+        .isEqualTo(2);
+  }
+
+  @Test
+  void calcComputesAndUnfolds() throws IOException {
+    assertThat(run("calc", "torque", "power=4kW", "speed=1455rpm")).isZero();
+    assertThat(out.toString()).contains("26.252 N·m").contains("T = P/(2π·n/60)");
+    JsonNode result = json("calc", "torque", "power=4kW", "speed=1455rpm", "--json");
+    assertThat(result.get("value").asDouble()).isCloseTo(26.252, within(0.001));
+    assertThat(result.get("unit").asText()).isEqualTo("N·m");
+    assertThat(result.get("derivation")).isNotEmpty();
+    assertThat(result.get("source").asText()).isEqualTo("IEC 60034-1");
+    assertThat(json("calc", "convert", "value=7.5kW", "to=hp", "--json").get("value").asDouble())
+        .isCloseTo(10.058, within(0.001));
+  }
+
+  @Test
+  void calcListsItself() throws IOException {
+    assertThat(run("calc")).isZero();
+    assertThat(out.toString())
+        .contains("synchronous-speed")
+        .contains("convert")
+        .contains("unimotus calc torque");
+    assertThat(json("calc", "--json").size()).isGreaterThanOrEqualTo(15);
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "calc torqe | there is no calculator 'torqe'",
+        "calc torque power | is not key=value",
+        "calc torque power=4kW power=5kW | given twice",
+        "calc convert value=5kW | to is missing"
+      })
+  void badCalculationsAreNamed(String call, String message) {
+    assertThat(run(call.split(" "))).isEqualTo(2);
+    assertThat(err.toString()).contains(message);
+  }
+
+  @Test
+  void schemasAreThosePublished() throws IOException {
+    assertThat(run("schema", "project")).isZero();
+    assertThat(out.toString()).isEqualTo(Schema.PROJECT.text());
+    assertThat(json("schema", "--json").toString()).isEqualTo("[\"project\",\"sheet\"]");
+    assertThat(run("schema", "dance")).isEqualTo(2);
+    assertThat(err.toString()).contains("project, sheet");
+  }
+
+  @Test
+  void aNearMissIsSuggested() {
+    assertThat(run("chekc", "demo")).isEqualTo(2);
+    assertThat(err.toString()).contains("chekc").contains("check");
+    assertThat(run("check", "demo", "--jsn")).isEqualTo(2);
+    assertThat(err.toString()).contains("--jsn");
+    assertThat(run("path", "demo")).isEqualTo(2);
+    assertThat(err.toString()).contains("--axis");
+  }
+
+  @ParameterizedTest
+  @ValueSource(strings = {"check", "calc", "path", "predict", "diagnose", "bench", "schema"})
+  void everyVerbHasHelpWithAnExampleOnStandardOutput(String verb) {
+    assertThat(run(verb, "--help")).isZero();
+    assertThat(out.toString()).contains("Example: unimotus " + verb).contains("--json");
+    assertThat(err.toString()).isEmpty();
+  }
+
+  @Test
+  void theRootSaysWhatThereIs() {
+    assertThat(run()).isZero();
+    assertThat(out.toString()).contains("demo --shots").contains("check");
+    assertThat(run("--version")).isZero();
+    assertThat(out.toString()).contains("0.1.0");
+  }
+
+  @Test
+  void sheetsOfTheUsersOwnAreTakenFromAFolder() throws IOException {
+    file("broken.json", "{");
+    assertThat(run("check", "demo", "--sheets", folder.toString())).isEqualTo(1);
+    assertThat(err.toString()).contains("sheet left out: broken.json");
+  }
+}

@@ -1,0 +1,148 @@
+package unimotus.desktop;
+
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.time.Instant;
+import java.time.ZoneOffset;
+import java.util.Optional;
+import java.util.concurrent.Callable;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.stage.Stage;
+import org.testfx.api.FxRobot;
+import org.testfx.framework.junit5.ApplicationTest;
+import org.testfx.util.WaitForAsyncUtils;
+import unimotus.desktop.shell.Shell;
+import unimotus.formats.sheet.SheetLibrary;
+import unimotus.workbench.Session;
+
+/** A real window that a robot works with mouse and keyboard. */
+abstract class WindowTest extends ApplicationTest {
+  static final Clock CLOCK = Clock.fixed(Instant.parse("2026-01-02T03:04:05Z"), ZoneOffset.UTC);
+
+  /** Answers the file questions in the user's place. */
+  static final class Answers implements Dialogs {
+    Path file = Path.of("nowhere");
+
+    @Override
+    public Optional<Path> openProject() {
+      return Optional.of(file);
+    }
+
+    @Override
+    public Optional<Path> saveProject(String suggestedName) {
+      return Optional.of(file);
+    }
+
+    @Override
+    public Optional<Path> export(String suggestedName) {
+      return Optional.of(file);
+    }
+  }
+
+  final Answers answers = new Answers();
+  Path folder;
+  Desk desk;
+  Shell shell;
+  Stage stage;
+
+  @Override
+  public void start(Stage shown) throws Exception {
+    folder = Files.createTempDirectory("unimotus-window");
+    stage = shown;
+    desk =
+        new Desk(
+            new Session(SheetLibrary.catalogue()),
+            answers,
+            CLOCK,
+            folder.resolve("preferences.properties"));
+    shell = new Shell(desk);
+    Scene scene = new Scene(shell, 1280, 800);
+    Look.wear(scene);
+    shown.setScene(scene);
+    shown.setX(0);
+    shown.setY(0);
+    shown.show();
+    shown.toFront();
+    shown.requestFocus();
+  }
+
+  static void settle() {
+    WaitForAsyncUtils.waitForFxEvents();
+  }
+
+  static void waitUntil(Callable<Boolean> condition) throws Exception {
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition);
+    settle();
+  }
+
+  /** Does something on the JavaFX thread and waits for it. */
+  void onWindow(Runnable action) {
+    WaitForAsyncUtils.asyncFx(action);
+    settle();
+  }
+
+  void click(FxRobot robot, String query) {
+    settle();
+    robot.clickOn(query);
+    settle();
+  }
+
+  /** Types over what stands in a field and takes it with Enter. */
+  void enter(FxRobot robot, String query, String text) {
+    robot.clickOn(query);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write(text, 0);
+    robot.push(KeyCode.ENTER);
+    settle();
+  }
+
+  /** Fills a field without taking it. */
+  void fill(FxRobot robot, String query, String text) {
+    robot.clickOn(query);
+    robot.push(KeyCode.CONTROL, KeyCode.A);
+    robot.write(text, 0);
+    settle();
+  }
+
+  /** Chooses by keyboard: first letters do not help in a list without type-ahead, so steps down. */
+  @SuppressWarnings("unchecked")
+  void choose(FxRobot robot, String query, String words) {
+    ComboBox<Object> box = robot.lookup(query).queryAs(ComboBox.class);
+    robot.interact(box::requestFocus);
+    int wanted = -1;
+    for (int i = 0; i < box.getItems().size(); i++) {
+      if (box.getConverter().toString(box.getItems().get(i)).equals(words)) {
+        wanted = i;
+      }
+    }
+    if (wanted < 0) {
+      throw new AssertionError(words + " is not offered by " + query);
+    }
+    int at = box.getSelectionModel().getSelectedIndex();
+    robot.push(KeyCode.F4);
+    for (; at < wanted; at++) {
+      robot.push(KeyCode.DOWN);
+    }
+    for (; at > wanted; at--) {
+      robot.push(KeyCode.UP);
+    }
+    robot.push(KeyCode.ENTER);
+    settle();
+  }
+
+  String message(FxRobot robot) {
+    return robot.lookup("#message").queryAs(Label.class).getText();
+  }
+
+  String text(FxRobot robot, String query) {
+    Node node = robot.lookup(query).query();
+    return node instanceof TextField field ? field.getText() : ((Label) node).getText();
+  }
+}
