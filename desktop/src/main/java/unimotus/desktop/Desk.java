@@ -55,6 +55,9 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Message> message =
       new ReadOnlyObjectWrapper<>(new Message("", false));
 
+  private int depth;
+  private boolean waiting;
+
   /** A desk over a session. */
   public Desk(Session session, Dialogs dialogs, Clock clock, Path preferencesFile) {
     this.session = session;
@@ -151,9 +154,12 @@ public final class Desk {
 
   /** Looks at a station of an axis. */
   public void show(@Nullable String axis, @Nullable WorkStep station) {
-    startingAxis.set(false);
-    axisId.set(axis);
-    step.set(station);
+    together(
+        () -> {
+          startingAxis.set(false);
+          axisId.set(axis);
+          step.set(station);
+        });
   }
 
   /**
@@ -184,9 +190,11 @@ public final class Desk {
 
   /** Opens the demo line in place of what is open. */
   public void openDemo() {
-    startingAxis.set(false);
-    session.start(Demo.project());
-    show(null, null);
+    together(
+        () -> {
+          session.start(Demo.project());
+          show(null, null);
+        });
     say("the demo line is open; it is a copy, change what you like");
   }
 
@@ -200,8 +208,25 @@ public final class Desk {
     message.set(new Message(String.valueOf(text), true));
   }
 
+  /** Does several things and redraws once, at the end. */
+  public void together(Runnable action) {
+    depth++;
+    try {
+      action.run();
+    } finally {
+      depth--;
+    }
+    if (depth == 0 && waiting) {
+      refresh();
+    }
+  }
+
   /** Redraws everything that shows the project. */
   public void refresh() {
+    waiting = depth > 0;
+    if (waiting) {
+      return;
+    }
     if (axis().isEmpty()) {
       axisId.set(session.project().axes().stream().map(Axis::id).findFirst().orElse(null));
     }

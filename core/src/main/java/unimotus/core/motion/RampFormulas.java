@@ -41,6 +41,45 @@ public final class RampFormulas {
   }
 
   /**
+   * t = ∫ J·dω/(T₀ + k₁·ω + k₂·ω²) in seconds: coast from one speed to a lower one under constant,
+   * linear and quadratic load, by the closed forms of the integral.
+   *
+   * @return infinity where nothing brakes at the lower speed
+   */
+  public static double coastSeconds(ShaftLoad load, double fromRpm, double toRpm) {
+    double a = radiansPerSecond(toRpm);
+    double b = radiansPerSecond(fromRpm);
+    double t0 = load.constantNewtonMetres();
+    double k1 = load.linearNewtonMetresPerRpm() * rpm(1);
+    double k2 = load.quadraticNewtonMetresPerRpm2() * rpm(1) * rpm(1);
+    return b <= a
+        ? 0
+        : load.inertiaKgM2() * (k2 == 0 ? straight(t0, k1, a, b) : curved(t0, k1, k2, a, b));
+  }
+
+  private static double straight(double t0, double k1, double a, double b) {
+    return k1 == 0 ? (b - a) / t0 : Math.log((t0 + k1 * b) / (t0 + k1 * a)) / k1;
+  }
+
+  /** ∫ dω/(T₀ + k₁ω + k₂ω²) by the sign of the discriminant 4·T₀·k₂ − k₁². */
+  private static double curved(double t0, double k1, double k2, double a, double b) {
+    double discriminant = 4 * t0 * k2 - k1 * k1;
+    if (discriminant > 0) {
+      double root = Math.sqrt(discriminant);
+      return 2 / root * (Math.atan((2 * k2 * b + k1) / root) - Math.atan((2 * k2 * a + k1) / root));
+    }
+    if (discriminant == 0) {
+      return 2 / (2 * k2 * a + k1) - 2 / (2 * k2 * b + k1);
+    }
+    double root = Math.sqrt(-discriminant);
+    return (logarithm(k1, k2, root, b) - logarithm(k1, k2, root, a)) / root;
+  }
+
+  private static double logarithm(double k1, double k2, double root, double omega) {
+    return Math.log((2 * k2 * omega + k1 - root) / (2 * k2 * omega + k1 + root));
+  }
+
+  /**
    * Turns made while coasting to standstill under constant friction, ω²·J/(2·T_f)/2π: half the
    * starting speed times the coast time.
    */

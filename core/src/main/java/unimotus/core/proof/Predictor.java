@@ -18,6 +18,8 @@ import unimotus.core.bench.Scenario;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.RampFormulas;
+import unimotus.core.motion.ShaftLoad;
 import unimotus.core.path.PathState;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
@@ -36,6 +38,8 @@ public final class Predictor {
 
   private static final double STEADY_SHARE = 0.98;
   private static final double STANDSTILL_RPM = 1;
+  private static final double SETTLE_SECONDS = 5;
+  private static final String COAST_FORMULA = "t = ∫ J·dω/(T₀ + k₁·ω + k₂·ω²)";
 
   /** Nobody stands with a stop watch for longer; slower ramps get no predicted time. */
   private static final double LONGEST_WATCH_SECONDS = 1200;
@@ -222,38 +226,45 @@ public final class Predictor {
     double full = path.scale().speedAtFull();
     double top = Math.abs(path.value(Station.SHAFT, full));
     double start = 0.1;
-    double risen = start + 3 * setup.accelerationSeconds() + 10;
-    if (risen >= LONGEST_WATCH_SECONDS) {
+    double risen = start + setup.accelerationSeconds() + SETTLE_SECONDS;
+    double length = risen + setup.decelerationSeconds() + SETTLE_SECONDS;
+    if (top < 2 * STANDSTILL_RPM || length > LONGEST_WATCH_SECONDS) {
       return;
     }
-    double length = Math.min(LONGEST_WATCH_SECONDS, risen + 3 * setup.decelerationSeconds() + 120);
-    Scenario stopped = Scenario.runAndStop(full, risen, length);
-    Scenario revoked = Scenario.permissionLost(full, risen, length);
+    Scenario scenario = Scenario.runAndStop(full, risen, length);
     time(
         "ramp.up",
         "time from start to full speed",
-        Bench.secondsUntil(setup, stopped, start, rpm -> rpm >= STEADY_SHARE * top),
+        Bench.secondsUntil(setup, scenario, start, rpm -> rpm >= STEADY_SHARE * top),
+        "dry-run of this design in ticks of 1 ms",
         "Command 100 %, start, stop the watch when the speed is steady.",
         "Ramps");
-    String stop =
-        setup.rampStop()
-            ? "time from stop command to standstill, by ramp"
-            : "time from stop command to standstill, coasting";
+    OptionalDouble coast = coast(top);
     time(
         "stop.time",
-        stop,
-        Bench.secondsUntil(setup, stopped, risen, rpm -> rpm <= STANDSTILL_RPM),
+        "time from stop command to standstill, " + (setup.rampStop() ? "by ramp" : "coasting"),
+        setup.rampStop()
+            ? Bench.secondsUntil(setup, scenario, risen, rpm -> rpm <= STANDSTILL_RPM)
+            : coast,
+        setup.rampStop() ? "dry-run of this design in ticks of 1 ms" : COAST_FORMULA,
         "From full speed withdraw the run command, stop the watch at standstill.",
         "Stop");
     time(
         "stop.coast",
         "time from lost permission to standstill",
-        Bench.secondsUntil(setup, revoked, risen, rpm -> rpm <= STANDSTILL_RPM),
+        coast,
+        COAST_FORMULA,
         "From full speed open the permission, stop the watch at standstill. Safe torque off does not brake.",
         "Stop");
   }
 
-  private void time(String key, String title, OptionalDouble seconds, String how, String group) {
+  private OptionalDouble coast(double topRpm) {
+    double seconds = RampFormulas.coastSeconds(ShaftLoad.of(axis), topRpm, STANDSTILL_RPM);
+    return seconds < LONGEST_WATCH_SECONDS ? OptionalDouble.of(seconds) : OptionalDouble.empty();
+  }
+
+  private void time(
+      String key, String title, OptionalDouble seconds, String sum, String how, String group) {
     if (seconds.isEmpty()) {
       return;
     }
@@ -274,9 +285,9 @@ public final class Predictor {
                 new Step(
                     title,
                     "",
-                    "dry-run in ticks of 1 ms",
+                    sum,
                     value,
                     MeasureUnit.SECOND_UNIT,
-                    "dry-run of this design"))));
+                    "Newton's second law; load of the axis"))));
   }
 }

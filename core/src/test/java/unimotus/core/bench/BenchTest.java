@@ -51,6 +51,28 @@ class BenchTest {
     assertThat(shaft(trace, expected / 2)).isCloseTo(740, within(1.5));
   }
 
+  /** The integral's closed forms, one for each sign of the discriminant, against the ticks. */
+  @ParameterizedTest
+  @CsvSource({
+    "0.4, 2, 0, 0",
+    "0.4, 2, 0.004, 0",
+    "0.4, 2, 0, 4e-6",
+    "0.4, 2, 0.004, 4e-6",
+    "0.4, 0.2, 0.01, 1e-6",
+    "0.4, 1, 0.004, 4e-6",
+    "0.4, 0, 0.004, 1e-6"
+  })
+  void coastTimesOfAnyLoadAgreeWithTheTicks(double inertia, double t0, double k1, double k2) {
+    ShaftLoad load = new ShaftLoad(inertia, t0, k1, k2);
+    double expected = RampFormulas.coastSeconds(load, 1480, 5);
+    BenchSetup setup = setup(load, 5, 5, false);
+    Trace trace =
+        Bench.run(setup, new Scenario("coast", List.of(), expected + 1), 1480, () -> false);
+    assertThat(trace.secondsToFall(Trace.Channel.SHAFT, 0, 5).orElseThrow())
+        .isCloseTo(expected, within(0.003 + expected * 1e-4));
+    assertThat(RampFormulas.coastSeconds(load, 5, 5)).isZero();
+  }
+
   /** Closed form: under quadratic load ω(t) = ω₀/(1 + k·ω₀·t/J). */
   @ParameterizedTest
   @CsvSource({"0.9, 3.2e-6", "0.05, 4e-6", "2, 1e-5"})

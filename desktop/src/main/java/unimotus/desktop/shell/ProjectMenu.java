@@ -17,7 +17,6 @@ import unimotus.core.quantity.Dimension;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
 import unimotus.workbench.DisplayUnits;
-import unimotus.workbench.Preferences;
 
 /** Everything that concerns the file and the looks, behind the project's name. */
 final class ProjectMenu extends MenuButton {
@@ -152,11 +151,14 @@ final class ProjectMenu extends MenuButton {
 
   /** Opens a file and remembers it. */
   static void open(Desk desk, Path file) {
+    desk.together(() -> opened(desk, file));
+  }
+
+  private static void opened(Desk desk, Path file) {
     try {
       desk.session().open(file);
       desk.show(null, null);
-      Preferences next = desk.preferences().get().withRecent(file);
-      desk.remember(next);
+      desk.remember(desk.preferences().get().withRecent(file));
       desk.say(
           desk.session().isReadOnly()
               ? "this file is of a newer version and open for reading only"

@@ -174,10 +174,13 @@ final class NewAxisView implements View {
     try {
       AxisDraft draft = draft();
       String id = draft.axisId(desk.session().project());
-      if (desk.apply(draft.edit(desk.session().sheets()))) {
-        desk.show(id, WorkStep.WIRE);
-        List.of(name, gear, size, speed).forEach(TextField::clear);
-      }
+      desk.together(
+          () -> {
+            if (desk.apply(draft.edit(desk.session().sheets()))) {
+              desk.show(id, WorkStep.WIRE);
+              List.of(name, gear, size, speed).forEach(TextField::clear);
+            }
+          });
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }

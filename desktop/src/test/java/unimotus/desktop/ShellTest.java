@@ -1,0 +1,255 @@
+package unimotus.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.time.Instant;
+import javafx.scene.control.Labeled;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.formats.project.ProjectFile;
+import unimotus.workbench.Demo;
+import unimotus.workbench.Edits;
+import unimotus.workbench.Preferences;
+import unimotus.workbench.WorkStep;
+
+/** The frame: stations and axes by keyboard, files, questions, help, looks, units. */
+class ShellTest extends WindowTest {
+
+  private void openDemo() {
+    onWindow(() -> desk.openDemo());
+  }
+
+  private boolean shows(String text) {
+    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text) && l.isVisible())
+        .tryQuery()
+        .isPresent();
+  }
+
+  private boolean isDark() {
+    return stage.getScene().getRoot().getStyleClass().contains("dark");
+  }
+
+  @Test
+  void stationsAndAxesAreReachedByKeyboard() {
+    openDemo();
+    push(KeyCode.ALT, KeyCode.DIGIT1);
+    assertThat(desk.step().get()).isEqualTo(WorkStep.IDENTIFY);
+    push(KeyCode.ALT, KeyCode.DOWN);
+    assertThat(desk.axisId().get()).isEqualTo("header-pump");
+    push(KeyCode.ALT, KeyCode.UP);
+    push(KeyCode.ALT, KeyCode.UP);
+    assertThat(desk.axisId().get()).as("round the end").isEqualTo("bale-tie");
+    push(KeyCode.ALT, KeyCode.DIGIT3);
+    assertThat(message(this)).contains("Make safe is not in this version");
+    assertThat(desk.step().get()).isEqualTo(WorkStep.IDENTIFY);
+    push(KeyCode.ALT, KeyCode.DIGIT0);
+    assertThat(desk.step().get()).isNull();
+  }
+
+  @Test
+  void everyStationOfEveryAxisCanBeLookedAt() {
+    openDemo();
+    for (String axis : desk.session().project().axes().stream().map(a -> a.id()).toList()) {
+      for (WorkStep step : WorkStep.values()) {
+        if (step != WorkStep.MAKE_SAFE && step != WorkStep.HAND_OVER) {
+          onWindow(() -> desk.show(axis, step));
+          assertThat(lookup("#axis-" + axis).tryQuery()).isPresent();
+        }
+      }
+    }
+  }
+
+  @Test
+  void theOverviewLeadsToTheNextThingToDo() {
+    openDemo();
+    assertThat(shows("7 axes, one axis to mend")).isTrue();
+    click(this, "#open-rinse-drum");
+    assertThat(desk.axisId().get()).isEqualTo("rinse-drum");
+    assertThat(desk.step().get()).isEqualTo(WorkStep.MAP);
+    assertThat(shows("Live zero on one side only")).isTrue();
+  }
+
+  @Test
+  void unsavedWorkIsAskedAboutBeforeItIsLetGo() throws Exception {
+    openDemo();
+    onWindow(() -> desk.apply(Edits.renameLine("Changed")));
+    assertThat(text(this, "#saved-state")).isEqualTo("not saved");
+    push(KeyCode.CONTROL, KeyCode.N);
+    settle();
+    assertThat(shows("There is work that is not saved.")).isTrue();
+    click(this, "#answer-stay");
+    assertThat(desk.session().project().name()).isEqualTo("Changed");
+    push(KeyCode.CONTROL, KeyCode.N);
+    settle();
+    answers.file = folder.resolve("kept.unimotus.json");
+    click(this, "#answer-save");
+    assertThat(desk.session().project().name()).isEqualTo("New line");
+    assertThat(ProjectFile.load(answers.file).project().name()).isEqualTo("Changed");
+  }
+
+  @Test
+  void letGoMeansLetGo() {
+    openDemo();
+    onWindow(() -> desk.apply(Edits.renameLine("Changed")));
+    push(KeyCode.CONTROL, KeyCode.N);
+    settle();
+    click(this, "#answer-discard");
+    assertThat(desk.session().project().axes()).isEmpty();
+  }
+
+  @Test
+  void aBrokenFileIsToldWithLineAndLeavesWhatIsOpen() throws Exception {
+    openDemo();
+    answers.file = folder.resolve("broken.unimotus.json");
+    Files.writeString(answers.file, "{\n  \"format\": \"unimotus-project\",\n  \"version\": 1,\n");
+    push(KeyCode.CONTROL, KeyCode.O);
+    settle();
+    assertThat(message(this)).contains("broken.unimotus.json, line 4");
+    assertThat(desk.session().project().name()).isEqualTo("Kelp line");
+  }
+
+  @Test
+  void aNewerFileIsForReadingOnly() throws Exception {
+    answers.file = folder.resolve("newer.unimotus.json");
+    Files.writeString(
+        answers.file,
+        new String(Demo.bytes(), StandardCharsets.UTF_8)
+            .replace("\"version\": 1", "\"version\": 8"));
+    push(KeyCode.CONTROL, KeyCode.O);
+    settle();
+    assertThat(text(this, "#saved-state")).isEqualTo("reading only");
+    onWindow(() -> desk.apply(Edits.renameLine("x")));
+    assertThat(message(this)).contains("reading only");
+    assertThat(desk.session().project().name()).isEqualTo("Kelp line");
+  }
+
+  @Test
+  void aSaveThatFailsSaysWhyAndKeepsTheWork() {
+    openDemo();
+    answers.file = folder.resolve("no-such-folder").resolve("x.unimotus.json");
+    push(KeyCode.CONTROL, KeyCode.S);
+    settle();
+    assertThat(message(this)).contains("not saved");
+    assertThat(desk.session().project().name()).isEqualTo("Kelp line");
+  }
+
+  @Test
+  void anOpenedFileIsRemembered() throws Exception {
+    answers.file = folder.resolve("line.unimotus.json");
+    Files.write(answers.file, Demo.bytes());
+    push(KeyCode.CONTROL, KeyCode.O);
+    settle();
+    assertThat(Preferences.load(folder.resolve("preferences.properties")).recent())
+        .containsExactly(answers.file);
+  }
+
+  @Test
+  void workOfACrashedSessionIsOffered() {
+    onWindow(
+        () ->
+            shell.offerUnsaved(
+                new ProjectFile.Unsaved(Demo.project(), Instant.EPOCH),
+                () -> desk.say("forgotten")));
+    click(this, "#answer-take-up");
+    assertThat(desk.session().project().name()).isEqualTo("Kelp line");
+    assertThat(desk.session().isDirty()).isTrue();
+    push(KeyCode.CONTROL, KeyCode.Z);
+    settle();
+    assertThat(desk.session().project().axes()).isEmpty();
+    onWindow(
+        () ->
+            shell.offerUnsaved(
+                new ProjectFile.Unsaved(Demo.project(), Instant.EPOCH),
+                () -> desk.say("forgotten")));
+    click(this, "#answer-forget");
+    assertThat(message(this)).isEqualTo("forgotten");
+  }
+
+  @Test
+  void helpComesAndGoesWithF1() {
+    push(KeyCode.F1);
+    settle();
+    assertThat(shows("Keys and signs")).isTrue();
+    assertThat(lookup("#close-help").query().isFocused()).isTrue();
+    push(KeyCode.ESCAPE);
+    settle();
+    assertThat(
+            lookup("#close-help").query().getParent().isVisible()
+                && lookup("#close-help").query().getScene().getFocusOwner()
+                    == lookup("#close-help").query()
+                && shows("Keys and signs"))
+        .isFalse();
+  }
+
+  @Test
+  void lightAndDarkAreRemembered() {
+    assertThat(isDark()).isFalse();
+    push(KeyCode.CONTROL, KeyCode.D);
+    settle();
+    assertThat(isDark()).isTrue();
+    assertThat(Preferences.load(folder.resolve("preferences.properties")).dark()).isTrue();
+    push(KeyCode.CONTROL, KeyCode.D);
+    settle();
+    assertThat(isDark()).isFalse();
+  }
+
+  @Test
+  void unitsAndCommaChangeEverywhereAtOnce() {
+    openDemo();
+    onWindow(() -> desk.show("rinse-drum", WorkStep.MAP));
+    onWindow(
+        () ->
+            desk.remember(
+                desk.preferences()
+                    .get()
+                    .withUnits(
+                        desk.units().with(MeasureUnit.FEET_PER_MINUTE).withDecimalMark(','))));
+    assertThat(
+            from(lookup("#station-number"))
+                .lookup((Labeled l) -> l.getText().equals("41,01"))
+                .tryQuery())
+        .isPresent();
+    assertThat(
+            from(lookup("#station-number"))
+                .lookup((Labeled l) -> l.getText().equals("ft/min"))
+                .tryQuery())
+        .isPresent();
+    click(this, "#station-number");
+    enter(this, "#station-entry", "82,021");
+    assertThat(
+            from(lookup("#station-counts"))
+                .lookup((Labeled l) -> l.getText().replace("\u202f", "").equals("27648"))
+                .tryQuery())
+        .isPresent();
+  }
+
+  @Test
+  void undoSaysWhatItTookBack() {
+    openDemo();
+    push(KeyCode.CONTROL, KeyCode.Z);
+    settle();
+    assertThat(message(this)).isEqualTo("nothing to take back");
+    onWindow(() -> desk.apply(Edits.renameLine("Changed")));
+    push(KeyCode.CONTROL, KeyCode.Z);
+    settle();
+    assertThat(message(this)).isEqualTo("taken back: rename the line");
+    push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
+    settle();
+    assertThat(desk.session().project().name()).isEqualTo("Changed");
+  }
+
+  @Test
+  void startingAnAxisCanBeLeft() {
+    push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.N);
+    settle();
+    assertThat(shows("A new axis")).isTrue();
+    click(this, "#axis-add");
+    assertThat(message(this)).contains("the axis needs a name");
+    click(this, "#axis-cancel");
+    assertThat(shows("An empty line")).isTrue();
+    assertThat(desk.session().isDirty()).isFalse();
+  }
+}
