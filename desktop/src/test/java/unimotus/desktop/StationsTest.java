@@ -194,6 +194,8 @@ class StationsTest extends WindowTest {
   @Test
   void theDetectiveLeadsToTheNextMeasurement() {
     at("header-pump", WorkStep.PROVE);
+    interact(() -> lookup("#reading-ref100-frequency").query().requestFocus());
+    settle();
     enter(this, "#reading-ref100-frequency", "45");
     assertThat(shows("Measure next")).isTrue();
     click(this, "#go-next");

@@ -78,11 +78,9 @@ public final class Parts {
     return sheet;
   }
 
-  /** Scrolls up and down, as wide as there is room. */
+  /** Scrolls up and down, as wide as there is room, and follows the keyboard. */
   public static ScrollPane scrolling(Node content) {
-    ScrollPane pane = new ScrollPane(content);
-    pane.setFitToWidth(true);
-    pane.setHbarPolicy(ScrollPane.ScrollBarPolicy.NEVER);
+    ScrollPane pane = new FollowingPane(content);
     VBox.setVgrow(pane, Priority.ALWAYS);
     return pane;
   }

@@ -1,0 +1,57 @@
+package unimotus.desktop.kit;
+
+import javafx.beans.value.ChangeListener;
+import javafx.geometry.Bounds;
+import javafx.scene.Node;
+import javafx.scene.Scene;
+import javafx.scene.control.ScrollPane;
+
+/** Scrolls up and down, and brings what gets the keyboard into sight. */
+public final class FollowingPane extends ScrollPane {
+  private static final double MARGIN = 24;
+
+  private final ChangeListener<Node> follow = (o, was, is) -> bringIntoSight(is);
+
+  /** A pane over its content, as wide as there is room. */
+  public FollowingPane(Node content) {
+    super(content);
+    setFitToWidth(true);
+    setHbarPolicy(ScrollBarPolicy.NEVER);
+    sceneProperty().addListener((o, was, is) -> move(was, is));
+  }
+
+  private void move(Scene from, Scene to) {
+    if (from != null) {
+      from.focusOwnerProperty().removeListener(follow);
+    }
+    if (to != null) {
+      to.focusOwnerProperty().addListener(follow);
+    }
+  }
+
+  private void bringIntoSight(Node focused) {
+    if (focused == null || !isInside(focused)) {
+      return;
+    }
+    Bounds place = getContent().sceneToLocal(focused.localToScene(focused.getBoundsInLocal()));
+    double hidden = getContent().getBoundsInLocal().getHeight() - getViewportBounds().getHeight();
+    if (hidden <= 0 || place == null) {
+      return;
+    }
+    double top = getVvalue() * hidden;
+    double wanted =
+        Math.max(
+            Math.min(top, place.getMinY() - MARGIN),
+            place.getMaxY() + MARGIN - getViewportBounds().getHeight());
+    setVvalue(Math.max(0, Math.min(1, wanted / hidden)));
+  }
+
+  private boolean isInside(Node node) {
+    for (Node at = node; at != null; at = at.getParent()) {
+      if (at == getContent()) {
+        return true;
+      }
+    }
+    return false;
+  }
+}
