@@ -47,7 +47,7 @@ final class PredictCommand implements Callable<Integer> {
                 "state",
                 evidence.proof().state().label(),
                 "predictions",
-                evidence.proof().verdicts().stream().map(PredictCommand::map).toList()));
+                evidence.proof().verdicts().stream().map(v -> map(v, complete.path())).toList()));
       } else {
         print(evidence);
       }
@@ -92,7 +92,7 @@ final class PredictCommand implements Callable<Integer> {
     }
   }
 
-  private static Map<String, Object> map(Verdict verdict) {
+  private static Map<String, Object> map(Verdict verdict, SignalPath path) {
     Prediction prediction = verdict.prediction();
     Expectation expectation = prediction.expectation();
     boolean amount = expectation instanceof Expectation.Amount;
@@ -108,7 +108,7 @@ final class PredictCommand implements Callable<Integer> {
         "where", prediction.where(),
         "instrument", prediction.instrument(),
         "how", prediction.how(),
-        "derivation", prediction.sum().steps().stream().map(s -> s.text()).toList(),
+        "derivation", prediction.sum(path).steps().stream().map(s -> s.text()).toList(),
         "outcome", verdict.outcome().label());
   }
 }

@@ -22,6 +22,7 @@ import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.EvidenceBook;
+import unimotus.workbench.Opening;
 import unimotus.workbench.Preferences;
 import unimotus.workbench.Progress;
 import unimotus.workbench.Session;
@@ -40,13 +41,11 @@ public final class Desk {
    */
   public record Message(String text, boolean attention) {}
 
-  private static final Logger LOG = LoggerFactory.getLogger(Desk.class);
-
   private final Session session;
   private final Dialogs dialogs;
   private final Clock clock;
   private final Path preferencesFile;
-  private final EvidenceBook evidence = new EvidenceBook();
+  private final EvidenceBook evidence;
   private final List<Runnable> refreshers = new ArrayList<>();
   private final ObjectProperty<@Nullable String> axisId = new SimpleObjectProperty<>();
   private final ObjectProperty<@Nullable WorkStep> step = new SimpleObjectProperty<>();
@@ -59,8 +58,9 @@ public final class Desk {
   private boolean waiting;
 
   /** A desk over a session. */
-  public Desk(Session session, Dialogs dialogs, Clock clock, Path preferencesFile) {
-    this.session = session;
+  public Desk(Opening opening, Dialogs dialogs, Clock clock, Path preferencesFile) {
+    this.session = opening.session();
+    this.evidence = opening.evidence();
     this.dialogs = dialogs;
     this.clock = clock;
     this.preferencesFile = preferencesFile;
@@ -103,7 +103,7 @@ public final class Desk {
     try {
       next.save(preferencesFile);
     } catch (IOException e) {
-      LOG.warn("preferences could not be kept: {}", e.getMessage());
+      log().warn("preferences could not be kept: {}", e.getMessage());
     }
   }
 
@@ -231,5 +231,10 @@ public final class Desk {
       axisId.set(session.project().axes().stream().map(Axis::id).findFirst().orElse(null));
     }
     List.copyOf(refreshers).forEach(Runnable::run);
+  }
+
+  /** Asked for only when there is something to say: setting up the log costs a quarter second. */
+  private static Logger log() {
+    return LoggerFactory.getLogger(Desk.class);
   }
 }

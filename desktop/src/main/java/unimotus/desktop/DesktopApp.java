@@ -1,10 +1,12 @@
 package unimotus.desktop;
 
+import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.CompletableFuture;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -16,26 +18,40 @@ import unimotus.desktop.shell.Shell;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
-import unimotus.workbench.Session;
+import unimotus.workbench.Opening;
 import unimotus.workbench.UnsavedKeeper;
 
 /** Puts the pieces together and opens the window. */
 public final class DesktopApp extends Application {
-  private static final Logger LOG = LoggerFactory.getLogger(DesktopApp.class);
   private static final int WIDTH = 1280;
   private static final int HEIGHT = 800;
+
+  private static CompletableFuture<Opening> opening = new CompletableFuture<>();
+
+  /** Begins with the sheets and the wanted project while the window toolkit still starts. */
+  static void prepare(String[] arguments) {
+    boolean demo = List.of(arguments).contains("demo");
+    opening =
+        CompletableFuture.supplyAsync(
+            () -> Opening.of(sheets(folders().sheets()), demo ? Demo.project() : null));
+  }
+
+  private static Folders folders() {
+    return Folders.of(System.getenv(), System.getProperty("user.home"));
+  }
 
   @Override
   public void start(Stage stage) throws Exception {
     List<String> arguments = getParameters().getRaw();
-    Folders folders = Folders.of(System.getenv(), System.getProperty("user.home"));
-    Session session = new Session(sheets(folders.sheets()));
+    Folders folders = folders();
     boolean shots = arguments.contains("--shots");
     Path preferences =
         shots
             ? Files.createTempDirectory("unimotus").resolve("preferences.properties")
             : folders.preferences();
-    Desk desk = new Desk(session, new SystemDialogs(() -> stage), Clock.systemUTC(), preferences);
+    Look.load();
+    Desk desk =
+        new Desk(opening.join(), new SystemDialogs(() -> stage), Clock.systemUTC(), preferences);
     Shell shell = new Shell(desk);
     Scene scene = new Scene(shell, WIDTH, HEIGHT);
     Look.wear(scene);
@@ -49,35 +65,38 @@ public final class DesktopApp extends Application {
     }
     keepUnsaved(stage, desk, shell, folders.state());
     if (System.getProperty("unimotus.startup") != null) {
-      LOG.warn(
-          "window usable after {} ms",
+      System.err.printf(
+          "window usable after %d ms%n",
           java.lang.management.ManagementFactory.getRuntimeMXBean().getUptime());
       Platform.exit();
     }
   }
 
-  private static SheetCatalogue sheets(Path folder) throws java.io.IOException {
+  private static SheetCatalogue sheets(Path folder) {
     if (!Files.isDirectory(folder)) {
       return SheetLibrary.catalogue();
     }
     List<FileFault> faults = new ArrayList<>();
-    SheetCatalogue catalogue = SheetLibrary.withFolder(folder, faults);
-    faults.forEach(f -> LOG.warn("device sheet left out: {}", f.getMessage()));
+    SheetCatalogue catalogue;
+    try {
+      catalogue = SheetLibrary.withFolder(folder, faults);
+    } catch (IOException e) {
+      log().warn("the folder of device sheets cannot be read: {}", e.getMessage());
+      return SheetLibrary.catalogue();
+    }
+    faults.forEach(f -> log().warn("device sheet left out: {}", f.getMessage()));
     return catalogue;
   }
 
   private static void openWanted(List<String> arguments, Desk desk) {
-    if (arguments.contains("demo")) {
-      desk.session().start(Demo.project());
-    } else if (!arguments.isEmpty()) {
+    if (!arguments.isEmpty() && !arguments.contains("demo")) {
       try {
         desk.session().open(Path.of(arguments.get(0)));
         desk.remember(desk.preferences().get().withRecent(Path.of(arguments.get(0))));
-      } catch (java.io.IOException e) {
+      } catch (IOException e) {
         desk.refuse(e.getMessage());
       }
     }
-    desk.refresh();
   }
 
   private static void keepUnsaved(Stage stage, Desk desk, Shell shell, Path stateFolder) {
@@ -93,5 +112,10 @@ public final class DesktopApp extends Application {
                 stage.close();
               });
         });
+  }
+
+  /** Asked for only when there is something to say: setting up the log costs a quarter second. */
+  private static Logger log() {
+    return LoggerFactory.getLogger(DesktopApp.class);
   }
 }

@@ -11,11 +11,16 @@ import javafx.scene.text.Font;
 final class Look {
   private Look() {}
 
-  static void wear(Scene scene) {
+  /** Loads fonts and theme; done while the project is still being read. */
+  static void load() {
     for (String font : List.of("B612-Regular", "B612-Bold")) {
       Font.loadFont(Look.class.getResourceAsStream("fonts/" + font + ".otf"), 13);
     }
     Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+  }
+
+  /** Puts the program's own styles on a scene. */
+  static void wear(Scene scene) {
     scene
         .getStylesheets()
         .add(Objects.requireNonNull(Look.class.getResource("unimotus.css")).toExternalForm());

@@ -12,6 +12,7 @@ public final class Main {
    * @param arguments nothing, a project file, {@code demo}, or {@code demo --shots DIR}
    */
   public static void main(String[] arguments) {
+    DesktopApp.prepare(arguments);
     Application.launch(DesktopApp.class, arguments);
   }
 }

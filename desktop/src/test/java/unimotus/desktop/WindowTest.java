@@ -20,7 +20,7 @@ import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
 import unimotus.desktop.shell.Shell;
 import unimotus.formats.sheet.SheetLibrary;
-import unimotus.workbench.Session;
+import unimotus.workbench.Opening;
 
 /** A real window that a robot works with mouse and keyboard. */
 abstract class WindowTest extends ApplicationTest {
@@ -58,12 +58,13 @@ abstract class WindowTest extends ApplicationTest {
     stage = shown;
     desk =
         new Desk(
-            new Session(SheetLibrary.catalogue()),
+            Opening.of(SheetLibrary.catalogue(), null),
             answers,
             CLOCK,
             folder.resolve("preferences.properties"));
     shell = new Shell(desk);
     Scene scene = new Scene(shell, 1280, 800);
+    Look.load();
     Look.wear(scene);
     shown.setScene(scene);
     shown.setX(0);

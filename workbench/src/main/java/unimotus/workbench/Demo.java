@@ -14,9 +14,9 @@ public final class Demo {
   /** The demo project, read from the program's own resource. */
   public static Project project() {
     try {
-      return ProjectFile.read("kelp-line.unimotus.json", bytes()).project();
+      return ProjectFile.readShipped("kelp-line.unimotus.json", bytes());
     } catch (IOException e) {
-      throw new IllegalStateException("the shipped demo is damaged", e);
+      throw new IllegalStateException("the shipped demo is unreadable", e);
     }
   }
 

@@ -18,7 +18,6 @@ import unimotus.formats.project.ProjectFile;
  * nothing. Writes in the background; of several edits in quick succession only the last is written.
  */
 public final class UnsavedKeeper implements AutoCloseable {
-  private static final Logger LOG = LoggerFactory.getLogger(UnsavedKeeper.class);
 
   private record Work(Path file, Project project) {}
 
@@ -78,7 +77,7 @@ public final class UnsavedKeeper implements AutoCloseable {
       Files.createDirectories(work.file().toAbsolutePath().getParent());
       ProjectFile.keepUnsaved(work.file(), work.project());
     } catch (IOException e) {
-      LOG.warn("unsaved work could not be kept beside {}: {}", work.file(), e.getMessage());
+      log().warn("unsaved work could not be kept beside {}: {}", work.file(), e.getMessage());
     }
   }
 
@@ -86,7 +85,7 @@ public final class UnsavedKeeper implements AutoCloseable {
     try {
       ProjectFile.forgetUnsaved(file);
     } catch (IOException e) {
-      LOG.warn("kept work could not be removed beside {}: {}", file, e.getMessage());
+      log().warn("kept work could not be removed beside {}: {}", file, e.getMessage());
     }
   }
 
@@ -96,10 +95,15 @@ public final class UnsavedKeeper implements AutoCloseable {
     writer.shutdown();
     try {
       if (!writer.awaitTermination(5, TimeUnit.SECONDS)) {
-        LOG.warn("unsaved work was still being written after 5 s");
+        log().warn("unsaved work was still being written after 5 s");
       }
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+  }
+
+  /** Asked for only when there is something to say: setting up the log costs a quarter second. */
+  private static Logger log() {
+    return LoggerFactory.getLogger(UnsavedKeeper.class);
   }
 }

@@ -30,6 +30,11 @@ class DemoTest {
   }
 
   @Test
+  void theDemoHoldsItsSchema() throws IOException {
+    assertThat(ProjectFile.read("demo", Demo.bytes()).project()).isEqualTo(Demo.project());
+  }
+
+  @Test
   void theLineHasItsSevenAxes() {
     assertThat(Demo.project().axes())
         .extracting(Axis::name)

@@ -1,5 +1,7 @@
 package unimotus.core.machine;
 
+import org.jspecify.annotations.Nullable;
+
 /**
  * A terminal named with its device, because the same marking on two devices is two points.
  *
@@ -7,6 +9,20 @@ package unimotus.core.machine;
  * @param terminal marking on the device
  */
 public record TerminalRef(String device, String terminal) implements Comparable<TerminalRef> {
+
+  // Written out: nets ask for these thousands of times an edit, and the first call of the generated
+  // ones costs a window's start dearly.
+  @Override
+  public boolean equals(@Nullable Object other) {
+    return other instanceof TerminalRef ref
+        && device.equals(ref.device)
+        && terminal.equals(ref.terminal);
+  }
+
+  @Override
+  public int hashCode() {
+    return 31 * device.hashCode() + terminal.hashCode();
+  }
 
   @Override
   public int compareTo(TerminalRef other) {

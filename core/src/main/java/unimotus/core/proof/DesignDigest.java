@@ -3,13 +3,19 @@ package unimotus.core.proof;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
 import java.security.NoSuchAlgorithmException;
-import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Answer;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Wire;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Reference;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingValue;
 
 /**
  * A short digest of each part of a design. Names and notes are left out: renaming a drive does not
@@ -29,20 +35,11 @@ public record DesignDigest(Map<Part, String> byPart) {
   public static DesignDigest of(AxisAssembly axis) {
     Map<Part, String> parts = new EnumMap<>(Part.class);
     parts.put(Part.CONTROLLER, digest(axis.controller().sheet() + axis.controller().selectors()));
-    parts.put(Part.PROGRAM, digest(axis.axis().reference().toString() + axis.axis().answer()));
-    parts.put(
-        Part.WIRES,
-        digest(
-            axis.wires().stream()
-                .sorted(Comparator.comparing(Wire::id))
-                .map(DesignDigest::ends)
-                .toList()
-                .toString()));
-    parts.put(
-        Part.DRIVE,
-        digest(axis.drive().sheet() + axis.drive().selectors() + axis.drive().settings()));
-    parts.put(Part.MOTOR, digest(axis.motor().plate().toString()));
-    parts.put(Part.MECHANICS, digest(axis.axis().mechanics().toString() + axis.axis().load()));
+    parts.put(Part.PROGRAM, digest(program(axis.axis().reference(), axis.axis().answer())));
+    parts.put(Part.WIRES, digest(wires(axis)));
+    parts.put(Part.DRIVE, digest(drive(axis.drive())));
+    parts.put(Part.MOTOR, digest(plate(axis.motor().plate())));
+    parts.put(Part.MECHANICS, digest(mechanics(axis.axis().mechanics(), axis.axis().load())));
     return new DesignDigest(parts);
   }
 
@@ -53,8 +50,70 @@ public record DesignDigest(Map<Part, String> byPart) {
     return basis;
   }
 
-  private static String ends(Wire wire) {
-    return wire.from() + "–" + wire.to();
+  // Every number is named here one by one: a record that gains a component must not make all the
+  // evidence of earlier versions stale.
+
+  private static String program(Reference r, Answer a) {
+    return joined(
+        r.output(),
+        r.input(),
+        r.speedAtZero(),
+        r.speedAtFull(),
+        r.frequencyAtZeroHertz(),
+        r.frequencyAtFullHertz(),
+        r.programFullScaleCounts(),
+        a.output(),
+        a.input(),
+        a.speedAtFull(),
+        a.programFullScaleCounts());
+  }
+
+  private static String wires(AxisAssembly axis) {
+    return axis.wires().stream().map(w -> w.from() + "–" + w.to()).sorted().toList().toString();
+  }
+
+  private static String drive(Drive drive) {
+    StringBuilder text = new StringBuilder(drive.sheet()).append(drive.selectors());
+    drive.settings().forEach((code, value) -> text.append(code).append('=').append(text(value)));
+    return text.toString();
+  }
+
+  private static String text(SettingValue value) {
+    return value instanceof SettingValue.Number n
+        ? Double.toString(n.value())
+        : ((SettingValue.Choice) value).value();
+  }
+
+  private static String plate(Plate p) {
+    return joined(
+        p.powerWatts(),
+        p.voltageVolts(),
+        p.currentAmperes(),
+        p.frequencyHertz(),
+        p.speedRpm(),
+        p.powerFactor(),
+        p.serviceFactor(),
+        p.inertiaKgM2());
+  }
+
+  private static String mechanics(Mechanics m, Load l) {
+    return joined(
+        m.gearRatio(),
+        m.unitsPerTurn(),
+        m.unit(),
+        l.inertiaKgM2(),
+        l.constantNewtonMetres(),
+        l.linearNewtonMetresPerRpm(),
+        l.quadraticNewtonMetresPerRpm2(),
+        l.gearEfficiency());
+  }
+
+  private static String joined(@Nullable Object... values) {
+    StringBuilder text = new StringBuilder();
+    for (Object value : values) {
+      text.append(value).append(';');
+    }
+    return text.toString();
   }
 
   private static String digest(String text) {

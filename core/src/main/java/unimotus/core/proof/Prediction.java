@@ -3,6 +3,7 @@ package unimotus.core.proof;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.derivation.Derivation;
+import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 
 /**
@@ -18,7 +19,7 @@ import unimotus.core.path.Station;
  * @param instrument what to measure with
  * @param how what to do first
  * @param dependsOn the parts of the design whose change makes a reading of it stale
- * @param sum how the predicted value came about
+ * @param simple how the value came about where it is not a station of the path
  */
 public record Prediction(
     String key,
@@ -31,10 +32,20 @@ public record Prediction(
     String instrument,
     String how,
     Set<Part> dependsOn,
-    Derivation sum) {
+    Derivation simple) {
 
   /** Takes a copy of the parts. */
   public Prediction {
     dependsOn = Set.copyOf(dependsOn);
+  }
+
+  /**
+   * How the predicted value came about; unfolded when asked for, since most sums are never looked
+   * at.
+   *
+   * @param path the path the prediction was made from
+   */
+  public Derivation sum(SignalPath path) {
+    return station == null ? simple : path.state(number).derivation(station);
   }
 }

@@ -20,7 +20,6 @@ import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
-import unimotus.core.path.PathState;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
@@ -129,11 +128,9 @@ public final class Predictor {
 
   private void reference(int percent) {
     double number = path.scale().inverse(percent);
-    PathState state = path.state(number);
     add(
         percent,
         number,
-        state,
         Station.COUNTS,
         1,
         "controller's online view",
@@ -143,7 +140,6 @@ public final class Predictor {
     add(
         percent,
         number,
-        state,
         Station.SIGNAL,
         Tolerances.signal(span, path.module().step()),
         "%s against its return".formatted(path.module().point()),
@@ -152,18 +148,17 @@ public final class Predictor {
     add(
         percent,
         number,
-        state,
         Station.FREQUENCY,
         Tolerances.frequency(path.reference().maximumHertz()),
         "drive's display",
         "drive's display",
         EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE));
-    double slip = Math.abs(state.value(Station.SYNCHRONOUS) - state.value(Station.SHAFT));
+    double slip =
+        Math.abs(path.value(Station.SYNCHRONOUS, number) - path.value(Station.SHAFT, number));
     double shaft = Tolerances.shaft(path.poles().high(), slip);
     add(
         percent,
         number,
-        state,
         Station.SHAFT,
         shaft,
         "motor shaft",
@@ -172,7 +167,6 @@ public final class Predictor {
     add(
         percent,
         number,
-        state,
         Station.MACHINE,
         Tolerances.machine(path.product().forward(path.gear().forward(shaft))),
         "machine",
@@ -183,7 +177,6 @@ public final class Predictor {
   private void add(
       int percent,
       double number,
-      PathState state,
       Station station,
       double tolerance,
       String where,
@@ -194,7 +187,7 @@ public final class Predictor {
             key(percent, station),
             "Reference %d %%".formatted(percent),
             title(station),
-            new Expectation.Amount(state.value(station), tolerance, path.unit(station)),
+            new Expectation.Amount(path.value(station, number), tolerance, path.unit(station)),
             station,
             number,
             where,
@@ -202,7 +195,7 @@ public final class Predictor {
             "Command %d %%. Signal and display with the motor isolated, then the speeds."
                 .formatted(percent),
             parts,
-            state.derivation(station)));
+            Derivation.NONE));
   }
 
   private static String title(Station station) {

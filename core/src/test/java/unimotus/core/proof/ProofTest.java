@@ -103,7 +103,10 @@ class ProofTest {
 
   @Test
   void aNumberUnfoldsIntoItsSum() {
-    assertThat(prediction(Fixtures.project(), "ref50.shaft").sum().text())
+    assertThat(
+            prediction(Fixtures.project(), "ref50.shaft")
+                .sum(PathFactory.of(Fixtures.assembly()))
+                .text())
         .contains("synchronous speed")
         .contains("IEC 60034-1");
   }

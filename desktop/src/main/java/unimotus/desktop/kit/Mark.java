@@ -1,6 +1,5 @@
 package unimotus.desktop.kit;
 
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.Region;
 
 /** A small shape that tells a state; the shape says it, the colour only repeats it. */
@@ -27,18 +26,15 @@ public final class Mark extends Region {
     }
   }
 
-  private final Tooltip tooltip = new Tooltip();
-
   /** A mark with the word for its state. */
   public Mark(Kind kind, String word) {
-    Tooltip.install(this, tooltip);
+    Hint.on(this, this::getAccessibleText);
     show(kind, word);
   }
 
   /** Shows another state. */
   public void show(Kind kind, String word) {
     getStyleClass().setAll("mark", kind.style);
-    tooltip.setText(word);
     setAccessibleText(word);
   }
 }

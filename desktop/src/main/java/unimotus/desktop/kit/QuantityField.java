@@ -4,7 +4,6 @@ import java.util.function.Consumer;
 import java.util.function.DoubleConsumer;
 import java.util.function.Supplier;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.workbench.DisplayUnits;
@@ -66,7 +65,7 @@ public final class QuantityField extends TextField {
 
   /** Says what the number means and where its limits are. */
   public QuantityField hint(String text) {
-    setTooltip(new Tooltip(text));
+    Hint.on(this, () -> text);
     return this;
   }
 

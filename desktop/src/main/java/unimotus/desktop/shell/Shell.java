@@ -86,12 +86,10 @@ public final class Shell extends StackPane {
     saved.setText(savedText());
     steps.refresh();
     axes.refresh();
+    // The shell is the root of its scene, where the colour tokens are defined.
     getStyleClass().remove("dark");
-    if (getScene() != null) {
-      getScene().getRoot().getStyleClass().remove("dark");
-      if (desk.preferences().get().dark()) {
-        getScene().getRoot().getStyleClass().add("dark");
-      }
+    if (desk.preferences().get().dark()) {
+      getStyleClass().add("dark");
     }
     showView();
     restoreFocus(focused);

@@ -3,10 +3,10 @@ package unimotus.desktop.shell;
 import java.util.EnumMap;
 import java.util.Map;
 import javafx.scene.control.Button;
-import javafx.scene.control.Tooltip;
 import javafx.scene.layout.HBox;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.view.States;
 import unimotus.workbench.Progress;
@@ -26,7 +26,7 @@ final class WorkOrderRail extends HBox {
       Button button = new Button(step.label(), mark);
       button.setId("step-" + step.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'));
       button.getStyleClass().setAll("step");
-      button.setTooltip(new Tooltip());
+      Hint.on(button, button::getAccessibleText);
       button.setOnAction(e -> desk.show(desk.axisId().get(), step));
       buttons.put(step, button);
       marks.put(step, mark);
@@ -46,11 +46,8 @@ final class WorkOrderRail extends HBox {
       Button button = buttons.get(step);
       marks.get(step).show(States.mark(state), States.word(state));
       button.setDisable(state == Progress.State.LATER);
-      button
-          .getTooltip()
-          .setText(
-              "%s: %s  (Alt+%d)".formatted(step.label(), States.word(state), step.ordinal() + 1));
-      button.setAccessibleText(step.label() + ", " + States.word(state));
+      button.setAccessibleText(
+          "%s, %s (Alt+%d)".formatted(step.label(), States.word(state), step.ordinal() + 1));
       button.getStyleClass().remove("chosen");
       if (step == desk.step().get()) {
         button.getStyleClass().add("chosen");

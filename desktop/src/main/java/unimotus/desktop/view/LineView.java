@@ -97,13 +97,9 @@ final class LineView implements View {
     steps.setAlignment(Pos.CENTER_LEFT);
     for (WorkStep step : WorkStep.values()) {
       Progress.State state = progress.states().get(step);
-      steps
-          .getChildren()
-          .add(
-              Parts.row(
-                  5,
-                  new Mark(States.mark(state), States.word(state)),
-                  Parts.label(step.label(), "ink-caption")));
+      Label label = Parts.label(step.label(), "ink-caption");
+      label.setGraphic(new Mark(States.mark(state), States.word(state)));
+      steps.getChildren().add(label);
     }
     Label next = Parts.label(progress.next(), "ink-label");
     HBox.setHgrow(next, Priority.SOMETIMES);

@@ -9,7 +9,6 @@ import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.VBox;
@@ -26,6 +25,7 @@ import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Parts;
 
 /**
@@ -120,7 +120,7 @@ final class ThreadPane extends Pane {
     box.setId("station-" + point.station().key());
     box.setFocusTraversable(true);
     box.setAccessibleText(point.station().label() + " " + number.getText() + " " + unit.getText());
-    Tooltip.install(box, new Tooltip(tip(point)));
+    Hint.on(box, () -> tip(point));
     box.setOnMouseClicked(e -> edit(path, point, box));
     box.setOnKeyPressed(
         e -> {

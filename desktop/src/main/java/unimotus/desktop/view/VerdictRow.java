@@ -18,6 +18,7 @@ import unimotus.core.proof.Verdict;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
 
@@ -58,8 +59,7 @@ final class VerdictRow extends HBox {
     Label title = Parts.label(prediction.title());
     title.setMinWidth(150);
     title.setMaxWidth(Double.MAX_VALUE);
-    title.setTooltip(
-        new Tooltip(prediction.where() + ", " + prediction.instrument() + "\n" + prediction.how()));
+    Hint.on(title, this::placeAndManner);
     setHgrow(title, Priority.ALWAYS);
     expected.setMinWidth(150);
     expected.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
@@ -98,6 +98,10 @@ final class VerdictRow extends HBox {
         expectation.choices(),
         c -> c,
         c -> record.take(prediction, c));
+  }
+
+  private String placeAndManner() {
+    return "%s, %s%n%s".formatted(prediction.where(), prediction.instrument(), prediction.how());
   }
 
   String key() {

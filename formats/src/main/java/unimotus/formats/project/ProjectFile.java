@@ -70,6 +70,19 @@ public final class ProjectFile {
         Documents.bindChecked(name, bytes, document, Schema.PROJECT, Project.class), false);
   }
 
+  /**
+   * Reads a project that ships with the program. A test holds it against the schema, so that is not
+   * done again at every start.
+   */
+  public static Project readShipped(String name, byte[] bytes) {
+    try {
+      ObjectNode document = Documents.parse(name, bytes, FORMAT);
+      return Documents.bind(name, bytes, document, Json.strict(), Project.class);
+    } catch (FileFault e) {
+      throw new IllegalStateException("a shipped project is damaged", e);
+    }
+  }
+
   private static Project readNewer(String name, byte[] bytes, ObjectNode document, int version)
       throws FileFault {
     try {
