@@ -223,6 +223,20 @@ class StationsTest extends WindowTest {
   }
 
   @Test
+  void anIncompleteAxisIsCompletedByChoosing() {
+    at("slicer-x", WorkStep.IDENTIFY);
+    choose(this, "#choose-drive", "Terminal drive 4 kW");
+    choose(this, "#choose-motor", "Motor 0.75 kW, 6 poles");
+    assertThat(desk.review().orElseThrow().assembly()).isNotNull();
+    choose(this, "#channel", "AO3");
+    choose(this, "#input", "AI1");
+    assertThat(desk.axis().orElseThrow().reference().output()).isEqualTo("AO3");
+    assertThat(desk.axis().orElseThrow().reference().input()).isEqualTo("AI1");
+    choose(this, "#channel", "none");
+    assertThat(desk.axis().orElseThrow().reference().output()).isNull();
+  }
+
+  @Test
   void anIncompleteAxisSaysWhatItMissesAtEveryStation() {
     for (WorkStep step :
         new WorkStep[] {

@@ -22,6 +22,9 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.settings.DerivedSettings;
+import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
@@ -43,6 +46,64 @@ public final class Edits {
   /** Removes an axis with its readings and the drive and motor only it used. */
   public static Edit removeAxis(Axis axis) {
     return new Edit("remove " + axis.name(), p -> p.withoutAxis(axis.id()));
+  }
+
+  /** Gives an axis a controller of a class; one of that class already in the line is shared. */
+  public static Edit chooseController(String axisId, ControllerSheet sheet) {
+    return new Edit(
+        "choose " + sheet.name(),
+        p -> {
+          Controller shared =
+              p.controllers().stream()
+                  .filter(c -> c.sheet().equals(sheet.id()))
+                  .findFirst()
+                  .orElseGet(
+                      () ->
+                          new Controller(
+                              Ids.from("controller", deviceIds(p)),
+                              "Controller",
+                              sheet.id(),
+                              Map.of()));
+          Axis axis = axis(p, axisId);
+          return p.with(shared).with(axis.withDevices(shared.id(), axis.drive(), axis.motor()));
+        });
+  }
+
+  /** Gives an axis a new drive of a class. */
+  public static Edit chooseDrive(String axisId, DriveSheet sheet) {
+    return new Edit(
+        "choose " + sheet.name(),
+        p -> {
+          Axis axis = axis(p, axisId);
+          String name = axis.name() + " drive";
+          Drive drive =
+              new Drive(Ids.from(name, deviceIds(p)), name, sheet.id(), Map.of(), Map.of());
+          return p.with(drive).with(axis.withDevices(axis.controller(), drive.id(), axis.motor()));
+        });
+  }
+
+  /** Gives an axis a new motor with the plate of a class. */
+  public static Edit chooseMotor(String axisId, MotorSheet sheet) {
+    return new Edit(
+        "choose " + sheet.name(),
+        p -> {
+          Axis axis = axis(p, axisId);
+          String name = axis.name() + " motor";
+          List<String> taken = p.motors().stream().map(Motor::id).toList();
+          Motor motor = new Motor(Ids.from(name, taken), name, sheet.plate());
+          return p.with(motor).with(axis.withDevices(axis.controller(), axis.drive(), motor.id()));
+        });
+  }
+
+  private static List<String> deviceIds(Project project) {
+    List<String> ids = new ArrayList<>();
+    project.controllers().forEach(c -> ids.add(c.id()));
+    project.drives().forEach(d -> ids.add(d.id()));
+    return ids;
+  }
+
+  private static Axis axis(Project project, String id) {
+    return project.axis(id).orElseThrow(() -> gone("axis", id));
   }
 
   /** Sets the way of the reference. */

@@ -1,8 +1,10 @@
 package unimotus.desktop.view;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.function.DoubleConsumer;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -10,7 +12,9 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
+import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
@@ -21,9 +25,15 @@ import unimotus.core.machine.Reference;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
+import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -34,6 +44,8 @@ import unimotus.workbench.WorkStep;
 
 /** The four things on the thread, each with what its plate says. */
 final class IdentifyView implements View {
+  private static final String NONE = "none";
+
   private final Desk desk;
   private final VBox page = new VBox(14);
   private final Node node;
@@ -61,8 +73,9 @@ final class IdentifyView implements View {
     if (assembly == null) {
       FindingList findings = new FindingList(desk);
       findings.show(review.findings());
-      page.getChildren().add(Parts.sheet(8, findings));
-      page.getChildren().add(machine(review.axis()));
+      HBox cards = new HBox(12, choosing(review.axis()), machine(review.axis()));
+      cards.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
+      page.getChildren().addAll(cards, Parts.sheet(8, findings));
       return;
     }
     HBox cards =
@@ -78,12 +91,38 @@ final class IdentifyView implements View {
     page.getChildren().add(Parts.sheet(8, findings));
   }
 
+  /** What an unfinished axis still lacks, chosen by class. */
+  private VBox choosing(Axis axis) {
+    Card card = new Card("Still to choose", "Controller, drive and motor by class");
+    if (axis.controller() == null) {
+      card.sheets("Controller", ControllerSheet.class, s -> Edits.chooseController(axis.id(), s));
+    }
+    if (axis.drive() == null) {
+      card.sheets("Drive", DriveSheet.class, s -> Edits.chooseDrive(axis.id(), s));
+    }
+    if (axis.motor() == null) {
+      card.sheets("Motor", MotorSheet.class, s -> Edits.chooseMotor(axis.id(), s));
+    }
+    return card;
+  }
+
   private VBox controller(AxisAssembly axis) {
     Card card = new Card("Controller", axis.controllerSheet().name());
     Reference reference = axis.axis().reference();
     String output = reference.output();
+    card.points(
+        "Channel",
+        axis.controllerSheet(),
+        TerminalRole.ANALOG_OUTPUT,
+        output,
+        t -> reference(axis.axis(), t, reference.input()));
+    card.points(
+        "Actual value in",
+        axis.controllerSheet(),
+        TerminalRole.ANALOG_INPUT,
+        axis.axis().answer().input(),
+        t -> answer(axis.axis(), axis.axis().answer().output(), t));
     if (output != null) {
-      card.line("Channel", Parts.label(output, "ink-strong"));
       axis.controllerSheet()
           .selector(SelectorRole.CHANNEL_RANGE, output)
           .ifPresent(s -> card.selector("Signal", axis, s));
@@ -117,9 +156,44 @@ final class IdentifyView implements View {
     return card;
   }
 
+  private static Edit reference(Axis axis, @Nullable String output, @Nullable String input) {
+    Reference r = axis.reference();
+    return Edits.reference(
+        axis.id(),
+        "the reference's terminals",
+        new Reference(
+            output,
+            input,
+            r.speedAtZero(),
+            r.speedAtFull(),
+            r.frequencyAtZeroHertz(),
+            r.frequencyAtFullHertz(),
+            r.programFullScaleCounts(),
+            r.wantedStep()));
+  }
+
+  private static Edit answer(Axis axis, @Nullable String output, @Nullable String input) {
+    Answer a = axis.answer();
+    return Edits.answer(
+        axis.id(),
+        "the actual value's terminals",
+        new Answer(output, input, a.speedAtFull(), a.programFullScaleCounts()));
+  }
+
   private VBox drive(AxisAssembly axis) {
     Card card = new Card("Drive", axis.driveSheet().name());
-    card.line("Input", Parts.label(String.valueOf(axis.axis().reference().input()), "ink-strong"));
+    card.points(
+        "Input",
+        axis.driveSheet(),
+        TerminalRole.ANALOG_INPUT,
+        axis.axis().reference().input(),
+        t -> reference(axis.axis(), axis.axis().reference().output(), t));
+    card.points(
+        "Actual value out",
+        axis.driveSheet(),
+        TerminalRole.ANALOG_OUTPUT,
+        axis.axis().answer().output(),
+        t -> answer(axis.axis(), t, axis.axis().answer().input()));
     card.line(
         "Rated current",
         Parts.label(
@@ -379,6 +453,40 @@ final class IdentifyView implements View {
       grid.addRow(row++, label, value);
     }
 
+    /** One of the terminals of a role, or none. */
+    void points(
+        String name,
+        DeviceSheet sheet,
+        TerminalRole role,
+        @Nullable String chosen,
+        Function<@Nullable String, Edit> edit) {
+      List<String> options = new ArrayList<>(List.of(NONE));
+      sheet.terminals().stream()
+          .filter(t -> t.role() == role)
+          .map(Terminal::id)
+          .forEach(options::add);
+      ChoiceField<String> field =
+          new ChoiceField<>(
+              name, options, o -> o, o -> desk.apply(edit.apply(o.equals(NONE) ? null : o)));
+      field.setId(id(name));
+      line(name, field.show(chosen == null ? NONE : chosen));
+    }
+
+    <T extends DeviceSheet> void sheets(String name, Class<T> kind, Function<T, Edit> edit) {
+      ChoiceField<T> field =
+          new ChoiceField<>(
+              name,
+              desk.session().sheets().all(kind),
+              DeviceSheet::name,
+              s -> desk.apply(edit.apply(s)));
+      field.setId("choose-" + id(name));
+      line(name, field);
+    }
+
+    private static String id(String name) {
+      return name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
+    }
+
     void selector(String name, AxisAssembly axis, Selector selector) {
       String position =
           axis.controller().selectors().getOrDefault(selector.id(), selector.initial());
@@ -399,7 +507,7 @@ final class IdentifyView implements View {
       DoubleConsumer take = v -> apply(self[0], () -> edit.apply(v));
       QuantityField field = new QuantityField(name, unit, desk::units, take, desk::refuse);
       self[0] = field;
-      field.setId(name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-"));
+      field.setId(id(name));
       field.show(value);
       line(name, field);
     }

@@ -54,8 +54,8 @@ final class VerdictRow extends HBox {
     this.record = record;
     this.entry = prediction.expectation() instanceof Expectation.Word w ? choice(w) : number();
     entry.setId("reading-" + key.replace('.', '-'));
-    entry.setPrefWidth(116);
-    entry.setMinWidth(116);
+    entry.setPrefWidth(128);
+    entry.setMinWidth(128);
     Label title = Parts.label(prediction.title());
     title.setMinWidth(150);
     title.setMaxWidth(Double.MAX_VALUE);
