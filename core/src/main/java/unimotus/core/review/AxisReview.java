@@ -48,14 +48,17 @@ public record AxisReview(
 
   /** Says what an unfinished axis still lacks. */
   static AxisReview incomplete(Axis axis, List<String> missing) {
+    boolean unknownSheet = missing.stream().anyMatch(m -> m.contains("sheet"));
     Finding finding =
         new Finding(
-            Severity.WARNING,
-            Rule.AXIS_INCOMPLETE,
+            unknownSheet ? Severity.ERROR : Severity.WARNING,
+            unknownSheet ? Rule.UNKNOWN_SHEET : Rule.AXIS_INCOMPLETE,
             "axis/" + axis.id(),
             "still missing: " + String.join(", ", missing),
             "Nothing can be computed for this axis until it is there.",
-            "Choose it at the station Identify.");
+            unknownSheet
+                ? "Put the device sheet into the folder of sheets, or choose another device."
+                : "Choose it at the station Identify.");
     return new AxisReview(axis, null, null, List.of(finding));
   }
 
