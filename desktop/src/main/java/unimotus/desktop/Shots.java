@@ -12,6 +12,7 @@ import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.kit.Picture;
+import unimotus.desktop.shell.Shell;
 import unimotus.workbench.WorkStep;
 
 /** Takes a picture of every main view, made from the demo line, and ends the program. */
@@ -40,8 +41,19 @@ final class Shots {
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
     waiting.add(
         new Shot(
+            "help",
+            d -> {
+              if (stage.getScene().getRoot() instanceof Shell shell) {
+                shell.toggleHelp();
+              }
+            }));
+    waiting.add(
+        new Shot(
             "path-dark",
             d -> {
+              if (stage.getScene().getRoot() instanceof Shell shell) {
+                shell.toggleHelp();
+              }
               d.preferences().set(d.preferences().get().withDark(true));
               d.show("rinse-drum", WorkStep.MAP);
             }));

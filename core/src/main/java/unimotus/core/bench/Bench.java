@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoublePredicate;
+import java.util.function.IntPredicate;
 
 /** Runs a scenario on a virtual axis. */
 public final class Bench {
@@ -27,10 +28,26 @@ public final class Bench {
    */
   public static Trace run(
       BenchSetup setup, Scenario scenario, double startRpm, BooleanSupplier cancelled) {
-    int ticks = (int) Math.round(scenario.lengthSeconds() / TICK_SECONDS);
+    Trace.Recorder recorder = new Trace.Recorder(ticks(scenario));
     VirtualAxis axis = new VirtualAxis(setup, TICK_SECONDS);
     axis.spinAt(startRpm);
-    Trace.Recorder recorder = new Trace.Recorder(ticks);
+    tick(
+        axis,
+        scenario,
+        tick -> {
+          recorder.record(axis);
+          return tick % TICKS_BETWEEN_CANCEL_CHECKS == 0 && cancelled.getAsBoolean();
+        });
+    return recorder.trace();
+  }
+
+  private static int ticks(Scenario scenario) {
+    return (int) Math.round(scenario.lengthSeconds() / TICK_SECONDS);
+  }
+
+  /** Advances the axis through the scenario; ends early where the watcher says so. */
+  private static void tick(VirtualAxis axis, Scenario scenario, IntPredicate ended) {
+    int ticks = ticks(scenario);
     List<Scenario.Event> events = scenario.events();
     int next = 0;
     for (int tick = 0; tick < ticks; tick++) {
@@ -39,12 +56,10 @@ public final class Bench {
         axis.apply(events.get(next++));
       }
       axis.tick();
-      recorder.record(axis);
-      if (tick % TICKS_BETWEEN_CANCEL_CHECKS == 0 && cancelled.getAsBoolean()) {
-        break;
+      if (ended.test(tick)) {
+        return;
       }
     }
-    return recorder.trace();
   }
 
   /**
@@ -55,21 +70,17 @@ public final class Bench {
    */
   public static OptionalDouble secondsUntil(
       BenchSetup setup, Scenario scenario, double from, DoublePredicate speedRpm) {
-    int ticks = (int) Math.round(scenario.lengthSeconds() / TICK_SECONDS);
     VirtualAxis axis = new VirtualAxis(setup, TICK_SECONDS);
-    List<Scenario.Event> events = scenario.events();
-    int next = 0;
-    for (int tick = 0; tick < ticks; tick++) {
-      double now = tick * TICK_SECONDS;
-      while (next < events.size() && events.get(next).atSeconds() <= now + TICK_SECONDS / 2) {
-        axis.apply(events.get(next++));
-      }
-      axis.tick();
-      double passed = now + TICK_SECONDS - from;
-      if (passed > 0 && speedRpm.test(Math.abs(axis.shaftRpm()))) {
-        return OptionalDouble.of(passed);
-      }
-    }
-    return OptionalDouble.empty();
+    double[] passed = {Double.NaN};
+    tick(
+        axis,
+        scenario,
+        tick -> {
+          double now = (tick + 1) * TICK_SECONDS - from;
+          boolean met = now > 0 && speedRpm.test(Math.abs(axis.shaftRpm()));
+          passed[0] = met ? now : Double.NaN;
+          return met;
+        });
+    return Double.isNaN(passed[0]) ? OptionalDouble.empty() : OptionalDouble.of(passed[0]);
   }
 }

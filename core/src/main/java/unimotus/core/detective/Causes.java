@@ -8,7 +8,6 @@ import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import java.util.stream.IntStream;
 import unimotus.core.analog.SignalRange;
-import unimotus.core.path.DriveInput;
 import unimotus.core.path.DriveReference;
 import unimotus.core.path.GearStage;
 import unimotus.core.path.MotorPoles;
@@ -52,11 +51,12 @@ final class Causes {
       case DRIVE_SPAN -> driveSpan();
       case MAXIMUM_CLAMP -> maximumClamp();
       case MINIMUM_FLOOR -> minimumFloor();
-      case INPUT_INVERTED -> List.of(Variant.of("", path.with(inverted(path.input()))));
+      case INPUT_INVERTED -> List.of(Variant.of("", path.with(path.input().turnedRound())));
       case INPUT_KIND -> inputKind();
       case HALF_RANGE -> halfRange();
       case DEAD_BAND ->
-          each(DEAD_BANDS, b -> Variant.of(text(b) + " %", path.with(deadBand(path.input(), b))));
+          each(
+              DEAD_BANDS, b -> Variant.of(text(b) + " %", path.with(path.input().withDeadBand(b))));
       case JOINT -> joint();
       case OFFSET -> offset();
       case OTHER_SOURCE -> otherSource();
@@ -81,12 +81,12 @@ final class Causes {
   }
 
   private List<Variant> driveDeadZero() {
-    return path.input().range().hasLiveZero()
-        ? List.of(
-            Variant.of(
-                "reads " + deadZero(path.input().range()).label(),
-                path.with(ranged(path.input(), deadZero(path.input().range())))))
-        : List.of();
+    SignalRange range = path.input().range();
+    if (!range.hasLiveZero()) {
+      return List.of();
+    }
+    SignalRange dead = deadZero(range);
+    return List.of(Variant.of("reads " + dead.label(), path.with(path.input().withRange(dead))));
   }
 
   private List<Variant> controllerDeadZero() {
@@ -207,16 +207,17 @@ final class Causes {
   private List<Variant> inputKind() {
     SignalRange range = path.input().range();
     SignalRange other = range.isCurrent() ? SignalRange.V_0_10 : SignalRange.MA_0_20;
-    return List.of(Variant.of("reads " + other.label(), path.with(ranged(path.input(), other))));
+    return List.of(Variant.of("reads " + other.label(), path.with(path.input().withRange(other))));
   }
 
   private List<Variant> halfRange() {
     SignalRange range = path.input().range();
     if (range == SignalRange.V_0_10) {
-      return List.of(Variant.of("reads 0-5 V", path.with(ranged(path.input(), SignalRange.V_0_5))));
+      return List.of(
+          Variant.of("reads 0-5 V", path.with(path.input().withRange(SignalRange.V_0_5))));
     }
     return range == SignalRange.V_0_5
-        ? List.of(Variant.of("reads 0-10 V", path.with(ranged(path.input(), SignalRange.V_0_10))))
+        ? List.of(Variant.of("reads 0-10 V", path.with(path.input().withRange(SignalRange.V_0_10))))
         : List.of();
   }
 
@@ -233,7 +234,7 @@ final class Causes {
         : List.of(
             Variant.fitted(
                 "%s arrives".formatted(percent(median(gains))),
-                path.with(joined(path.input(), median(gains), 0))));
+                path.with(path.input().behind(median(gains), 0))));
   }
 
   /** Share of the signal that must have arrived for this display. */
@@ -262,7 +263,7 @@ final class Causes {
     }
     double offset = median(offsets);
     String text = "%s %s".formatted(text(offset), path.module().unit().symbol());
-    return List.of(Variant.fitted(text, path.with(joined(path.input(), 1, offset))));
+    return List.of(Variant.fitted(text, path.with(path.input().behind(1, offset))));
   }
 
   private List<Variant> otherSource() {
@@ -356,62 +357,6 @@ final class Causes {
   private DriveReference fixed(double hertz) {
     return new DriveReference(
         hertz, hertz, hertz, hertz, path.reference().leastPercent(), path.reference().codes());
-  }
-
-  private static DriveInput ranged(DriveInput i, SignalRange range) {
-    return new DriveInput(
-        i.terminal(),
-        i.sent(),
-        range,
-        i.burdenOhms(),
-        i.joint(),
-        i.offset(),
-        i.deadBandPercent(),
-        i.inverted(),
-        i.converterBits(),
-        i.lossAction());
-  }
-
-  private static DriveInput inverted(DriveInput i) {
-    return new DriveInput(
-        i.terminal(),
-        i.sent(),
-        i.range(),
-        i.burdenOhms(),
-        i.joint(),
-        i.offset(),
-        i.deadBandPercent(),
-        !i.inverted(),
-        i.converterBits(),
-        i.lossAction());
-  }
-
-  private static DriveInput deadBand(DriveInput i, double percent) {
-    return new DriveInput(
-        i.terminal(),
-        i.sent(),
-        i.range(),
-        i.burdenOhms(),
-        i.joint(),
-        i.offset(),
-        percent,
-        i.inverted(),
-        i.converterBits(),
-        i.lossAction());
-  }
-
-  private static DriveInput joined(DriveInput i, double joint, double offset) {
-    return new DriveInput(
-        i.terminal(),
-        i.sent(),
-        i.range(),
-        i.burdenOhms(),
-        joint,
-        offset,
-        i.deadBandPercent(),
-        i.inverted(),
-        i.converterBits(),
-        i.lossAction());
   }
 
   private static List<Variant> each(

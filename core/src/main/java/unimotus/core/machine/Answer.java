@@ -33,4 +33,9 @@ public record Answer(
   public boolean isWired() {
     return output != null && input != null;
   }
+
+  /** This answer over other terminals; null for none. */
+  public Answer withTerminals(@Nullable String nextOutput, @Nullable String nextInput) {
+    return new Answer(nextOutput, nextInput, speedAtFull, programFullScaleCounts);
+  }
 }

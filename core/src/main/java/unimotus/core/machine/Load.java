@@ -33,6 +33,44 @@ public record Load(
     }
   }
 
+  /** This load with another moment of inertia. */
+  public Load withInertia(double next) {
+    return new Load(
+        next,
+        constantNewtonMetres,
+        linearNewtonMetresPerRpm,
+        quadraticNewtonMetresPerRpm2,
+        gearEfficiency);
+  }
+
+  /** This load with another constant torque. */
+  public Load withConstantTorque(double next) {
+    return new Load(
+        inertiaKgM2, next, linearNewtonMetresPerRpm, quadraticNewtonMetresPerRpm2, gearEfficiency);
+  }
+
+  /** This load with another linear torque. */
+  public Load withLinearTorque(double next) {
+    return new Load(
+        inertiaKgM2, constantNewtonMetres, next, quadraticNewtonMetresPerRpm2, gearEfficiency);
+  }
+
+  /** This load with another quadratic torque. */
+  public Load withQuadraticTorque(double next) {
+    return new Load(
+        inertiaKgM2, constantNewtonMetres, linearNewtonMetresPerRpm, next, gearEfficiency);
+  }
+
+  /** This load with another gear efficiency. */
+  public Load withGearEfficiency(double next) {
+    return new Load(
+        inertiaKgM2,
+        constantNewtonMetres,
+        linearNewtonMetresPerRpm,
+        quadraticNewtonMetresPerRpm2,
+        next);
+  }
+
   private static void notNegative(String name, double value) {
     if (!(value >= 0 && value < Double.POSITIVE_INFINITY)) {
       throw new IllegalArgumentException(

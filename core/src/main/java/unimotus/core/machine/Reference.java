@@ -48,4 +48,69 @@ public record Reference(
           "reference: wanted step must be positive, not " + wantedStep);
     }
   }
+
+  /** This reference over other terminals; null for none. */
+  public Reference withTerminals(@Nullable String nextOutput, @Nullable String nextInput) {
+    return new Reference(
+        nextOutput,
+        nextInput,
+        speedAtZero,
+        speedAtFull,
+        frequencyAtZeroHertz,
+        frequencyAtFullHertz,
+        programFullScaleCounts,
+        wantedStep);
+  }
+
+  /** This reference with another machine speed at 100 %. */
+  public Reference withSpeedAtFull(double next) {
+    return new Reference(
+        output,
+        input,
+        speedAtZero,
+        next,
+        frequencyAtZeroHertz,
+        frequencyAtFullHertz,
+        programFullScaleCounts,
+        wantedStep);
+  }
+
+  /** This reference with another output frequency meant for 100 %. */
+  public Reference withFrequencyAtFull(double next) {
+    return new Reference(
+        output,
+        input,
+        speedAtZero,
+        speedAtFull,
+        frequencyAtZeroHertz,
+        next,
+        programFullScaleCounts,
+        wantedStep);
+  }
+
+  /** This reference with other counts written for 100 %. */
+  public Reference withProgramFullScale(int next) {
+    return new Reference(
+        output,
+        input,
+        speedAtZero,
+        speedAtFull,
+        frequencyAtZeroHertz,
+        frequencyAtFullHertz,
+        next,
+        wantedStep);
+  }
+
+  /** This reference with another wanted step. */
+  public Reference withWantedStep(double next) {
+    return new Reference(
+        output,
+        input,
+        speedAtZero,
+        speedAtFull,
+        frequencyAtZeroHertz,
+        frequencyAtFullHertz,
+        programFullScaleCounts,
+        next);
+  }
 }

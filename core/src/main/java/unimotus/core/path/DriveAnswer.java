@@ -54,11 +54,6 @@ public record DriveAnswer(String terminal, SignalRange range, double fullScaleHe
   }
 
   @Override
-  public double step() {
-    return 0;
-  }
-
-  @Override
   public String origin() {
     return "output %s: %s at %s"
         .formatted(terminal, range.label(), text(fullScaleHertz, MeasureUnit.HERTZ_UNIT));

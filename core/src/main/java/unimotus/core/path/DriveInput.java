@@ -133,6 +133,66 @@ public record DriveInput(
     return range.isLost(received(signal)) && !lossAction.equals("none");
   }
 
+  /** This input set to another range. */
+  public DriveInput withRange(SignalRange next) {
+    return new DriveInput(
+        terminal,
+        sent,
+        next,
+        burdenOhms,
+        joint,
+        offset,
+        deadBandPercent,
+        inverted,
+        converterBits,
+        lossAction);
+  }
+
+  /** This input the other way round. */
+  public DriveInput turnedRound() {
+    return new DriveInput(
+        terminal,
+        sent,
+        range,
+        burdenOhms,
+        joint,
+        offset,
+        deadBandPercent,
+        !inverted,
+        converterBits,
+        lossAction);
+  }
+
+  /** This input with another dead band. */
+  public DriveInput withDeadBand(double percent) {
+    return new DriveInput(
+        terminal,
+        sent,
+        range,
+        burdenOhms,
+        joint,
+        offset,
+        percent,
+        inverted,
+        converterBits,
+        lossAction);
+  }
+
+  /** This input behind a link that lets {@code share} of the signal through and adds an offset. */
+  public DriveInput behind(double share, double added) {
+    return new DriveInput(
+        terminal,
+        sent,
+        range,
+        burdenOhms,
+        share,
+        added,
+        deadBandPercent,
+        inverted,
+        converterBits,
+        lossAction);
+  }
+
   /** What arrives at the input's converter, in the unit of its own range. */
   private double received(double signal) {
     double arrived = signal * joint + offset;

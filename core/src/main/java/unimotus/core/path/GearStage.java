@@ -38,21 +38,6 @@ public record GearStage(double ratio) implements Stage {
   }
 
   @Override
-  public double low() {
-    return Double.NEGATIVE_INFINITY;
-  }
-
-  @Override
-  public double high() {
-    return Double.POSITIVE_INFINITY;
-  }
-
-  @Override
-  public double step() {
-    return 0;
-  }
-
-  @Override
   public String origin() {
     return "gear %s : 1".formatted(text(ratio));
   }

@@ -51,11 +51,6 @@ public record MotorPoles(int poles, int direction, double maximumHertz) implemen
   }
 
   @Override
-  public double step() {
-    return 0;
-  }
-
-  @Override
   public String origin() {
     return "motor plate: %d poles".formatted(poles);
   }

@@ -36,21 +36,6 @@ public record ProductStage(double unitsPerTurn, MeasureUnit unit, String factorT
   }
 
   @Override
-  public double low() {
-    return Double.NEGATIVE_INFINITY;
-  }
-
-  @Override
-  public double high() {
-    return Double.POSITIVE_INFINITY;
-  }
-
-  @Override
-  public double step() {
-    return 0;
-  }
-
-  @Override
   public String origin() {
     return "mechanics: %s = %s".formatted(factorText, text(unitsPerTurn));
   }

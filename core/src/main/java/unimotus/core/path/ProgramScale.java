@@ -54,11 +54,6 @@ public record ProgramScale(
   }
 
   @Override
-  public double step() {
-    return 0;
-  }
-
-  @Override
   public String origin() {
     return "program: %s to %s".formatted(text(speedAtZero), text(speedAtFull, speedUnit));
   }

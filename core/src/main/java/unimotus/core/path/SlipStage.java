@@ -70,21 +70,6 @@ public record SlipStage(
   }
 
   @Override
-  public double low() {
-    return Double.NEGATIVE_INFINITY;
-  }
-
-  @Override
-  public double high() {
-    return Double.POSITIVE_INFINITY;
-  }
-
-  @Override
-  public double step() {
-    return 0;
-  }
-
-  @Override
   public String origin() {
     return compensated
         ? "drive compensates slip"

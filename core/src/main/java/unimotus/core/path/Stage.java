@@ -39,14 +39,20 @@ public sealed interface Stage
   /** What has to go in for what should come out, limits and steps left aside. */
   double inverse(double out);
 
-  /** Least value that can come out. */
-  double low();
+  /** Least value that can come out; −∞ where nothing limits it. */
+  default double low() {
+    return Double.NEGATIVE_INFINITY;
+  }
 
-  /** Greatest value that can come out. */
-  double high();
+  /** Greatest value that can come out; ∞ where nothing limits it. */
+  default double high() {
+    return Double.POSITIVE_INFINITY;
+  }
 
   /** Smallest change of the value that comes out; 0 where it is continuous. */
-  double step();
+  default double step() {
+    return 0;
+  }
 
   /** Where the numbers of this stage come from, such as a setting's code. */
   String origin();

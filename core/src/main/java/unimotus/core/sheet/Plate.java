@@ -40,6 +40,110 @@ public record Plate(
     }
   }
 
+  /** This plate with another power. */
+  public Plate withPower(double next) {
+    return new Plate(
+        next,
+        voltageVolts,
+        currentAmperes,
+        frequencyHertz,
+        speedRpm,
+        powerFactor,
+        serviceFactor,
+        inertiaKgM2);
+  }
+
+  /** This plate with another voltage. */
+  public Plate withVoltage(double next) {
+    return new Plate(
+        powerWatts,
+        next,
+        currentAmperes,
+        frequencyHertz,
+        speedRpm,
+        powerFactor,
+        serviceFactor,
+        inertiaKgM2);
+  }
+
+  /** This plate with another current. */
+  public Plate withCurrent(double next) {
+    return new Plate(
+        powerWatts,
+        voltageVolts,
+        next,
+        frequencyHertz,
+        speedRpm,
+        powerFactor,
+        serviceFactor,
+        inertiaKgM2);
+  }
+
+  /** This plate with another frequency. */
+  public Plate withFrequency(double next) {
+    return new Plate(
+        powerWatts,
+        voltageVolts,
+        currentAmperes,
+        next,
+        speedRpm,
+        powerFactor,
+        serviceFactor,
+        inertiaKgM2);
+  }
+
+  /** This plate with another speed. */
+  public Plate withSpeed(double next) {
+    return new Plate(
+        powerWatts,
+        voltageVolts,
+        currentAmperes,
+        frequencyHertz,
+        next,
+        powerFactor,
+        serviceFactor,
+        inertiaKgM2);
+  }
+
+  /** This plate with another power factor. */
+  public Plate withPowerFactor(double next) {
+    return new Plate(
+        powerWatts,
+        voltageVolts,
+        currentAmperes,
+        frequencyHertz,
+        speedRpm,
+        next,
+        serviceFactor,
+        inertiaKgM2);
+  }
+
+  /** This plate with another service factor. */
+  public Plate withServiceFactor(double next) {
+    return new Plate(
+        powerWatts,
+        voltageVolts,
+        currentAmperes,
+        frequencyHertz,
+        speedRpm,
+        powerFactor,
+        next,
+        inertiaKgM2);
+  }
+
+  /** This plate with another rotor inertia. */
+  public Plate withInertia(double next) {
+    return new Plate(
+        powerWatts,
+        voltageVolts,
+        currentAmperes,
+        frequencyHertz,
+        speedRpm,
+        powerFactor,
+        serviceFactor,
+        next);
+  }
+
   private static void positive(String name, double value) {
     if (!(value > 0 && value < Double.POSITIVE_INFINITY)) {
       throw new IllegalArgumentException(

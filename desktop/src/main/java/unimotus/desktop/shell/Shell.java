@@ -132,7 +132,8 @@ public final class Shell extends StackPane {
     next.refresh();
   }
 
-  private void toggleHelp() {
+  /** Shows the sheet of keys and signs, or puts it away. */
+  public void toggleHelp() {
     help.setVisible(!help.isVisible());
     if (help.isVisible()) {
       help.lookup("#close-help").requestFocus();

@@ -1,20 +1,13 @@
 package unimotus.desktop.view;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.function.DoubleConsumer;
-import java.util.function.DoubleFunction;
-import java.util.function.Function;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.Label;
-import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
-import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
@@ -26,26 +19,21 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.ControllerSheet;
-import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
-import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.QuantityField;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
 import unimotus.workbench.WorkStep;
 
 /** The four things on the thread, each with what its plate says. */
 final class IdentifyView implements View {
-  private static final String NONE = "none";
-
   private final Desk desk;
   private final VBox page = new VBox(14);
   private final Node node;
@@ -93,7 +81,7 @@ final class IdentifyView implements View {
 
   /** What an unfinished axis still lacks, chosen by class. */
   private VBox choosing(Axis axis) {
-    Card card = new Card("Still to choose", "Controller, drive and motor by class");
+    FieldCard card = card("Still to choose", "Controller, drive and motor by class");
     if (axis.controller() == null) {
       card.sheets("Controller", ControllerSheet.class, s -> Edits.chooseController(axis.id(), s));
     }
@@ -107,7 +95,7 @@ final class IdentifyView implements View {
   }
 
   private VBox controller(AxisAssembly axis) {
-    Card card = new Card("Controller", axis.controllerSheet().name());
+    FieldCard card = card("Controller", axis.controllerSheet().name());
     Reference reference = axis.axis().reference();
     String output = reference.output();
     card.points(
@@ -139,49 +127,27 @@ final class IdentifyView implements View {
             Edits.reference(
                 id,
                 "the program's full scale",
-                with(
-                    reference,
-                    reference.speedAtFull(),
-                    reference.frequencyAtFullHertz(),
-                    (int) Math.round(v))));
+                reference.withProgramFullScale((int) Math.round(v))));
     card.number(
         "Program means, 100 %",
         reference.frequencyAtFullHertz(),
         MeasureUnit.HERTZ_UNIT,
-        v ->
-            Edits.reference(
-                id,
-                "the meant top frequency",
-                with(reference, reference.speedAtFull(), v, reference.programFullScaleCounts())));
+        v -> Edits.reference(id, "the meant top frequency", reference.withFrequencyAtFull(v)));
     return card;
   }
 
   private static Edit reference(Axis axis, @Nullable String output, @Nullable String input) {
-    Reference r = axis.reference();
     return Edits.reference(
-        axis.id(),
-        "the reference's terminals",
-        new Reference(
-            output,
-            input,
-            r.speedAtZero(),
-            r.speedAtFull(),
-            r.frequencyAtZeroHertz(),
-            r.frequencyAtFullHertz(),
-            r.programFullScaleCounts(),
-            r.wantedStep()));
+        axis.id(), "the reference's terminals", axis.reference().withTerminals(output, input));
   }
 
   private static Edit answer(Axis axis, @Nullable String output, @Nullable String input) {
-    Answer a = axis.answer();
     return Edits.answer(
-        axis.id(),
-        "the actual value's terminals",
-        new Answer(output, input, a.speedAtFull(), a.programFullScaleCounts()));
+        axis.id(), "the actual value's terminals", axis.answer().withTerminals(output, input));
   }
 
   private VBox drive(AxisAssembly axis) {
-    Card card = new Card("Drive", axis.driveSheet().name());
+    FieldCard card = card("Drive", axis.driveSheet().name());
     card.points(
         "Input",
         axis.driveSheet(),
@@ -221,74 +187,81 @@ final class IdentifyView implements View {
   private VBox motor(AxisAssembly axis) {
     Motor motor = axis.motor();
     Plate p = motor.plate();
-    Card card = new Card("Motor plate", motor.name());
+    FieldCard card = card("Motor plate", motor.name());
     card.number(
         "Power",
         p.powerWatts() / 1000,
         MeasureUnit.KILOWATT,
-        v -> plate(motor, "power", v * 1000, 0));
+        v -> plate(motor, "power", p.withPower(v * 1000)));
     card.number(
-        "Voltage", p.voltageVolts(), MeasureUnit.VOLT_UNIT, v -> plate(motor, "voltage", v, 1));
+        "Voltage",
+        p.voltageVolts(),
+        MeasureUnit.VOLT_UNIT,
+        v -> plate(motor, "voltage", p.withVoltage(v)));
     card.number(
-        "Current", p.currentAmperes(), MeasureUnit.AMPERE_UNIT, v -> plate(motor, "current", v, 2));
+        "Current",
+        p.currentAmperes(),
+        MeasureUnit.AMPERE_UNIT,
+        v -> plate(motor, "current", p.withCurrent(v)));
     card.number(
         "Frequency",
         p.frequencyHertz(),
         MeasureUnit.HERTZ_UNIT,
-        v -> plate(motor, "frequency", v, 3));
-    card.number("Speed", p.speedRpm(), MeasureUnit.RPM, v -> plate(motor, "speed", v, 4));
-    card.number("cos φ", p.powerFactor(), MeasureUnit.ONE, v -> plate(motor, "cos φ", v, 5));
+        v -> plate(motor, "frequency", p.withFrequency(v)));
+    card.number("Speed", p.speedRpm(), MeasureUnit.RPM, v -> plate(motor, "speed", p.withSpeed(v)));
+    card.number(
+        "cos φ",
+        p.powerFactor(),
+        MeasureUnit.ONE,
+        v -> plate(motor, "cos φ", p.withPowerFactor(v)));
     card.number(
         "Service factor",
         p.serviceFactor(),
         MeasureUnit.ONE,
-        v -> plate(motor, "service factor", v, 6));
+        v -> plate(motor, "service factor", p.withServiceFactor(v)));
     card.number(
         "Rotor inertia",
         p.inertiaKgM2(),
         MeasureUnit.KILOGRAM_SQUARE_METRE,
-        v -> plate(motor, "inertia", v, 7));
-    card.line(
-        "Efficiency",
-        Parts.label(
-            desk.units().text(100 * MotorFormulas.efficiency(p), MeasureUnit.PERCENT), "ink-live"));
+        v -> plate(motor, "inertia", p.withInertia(v)));
+    card.computed("Efficiency", 100 * MotorFormulas.efficiency(p), MeasureUnit.PERCENT);
     if (p.speedRpm() < MotorFormulas.synchronousRpm(p.frequencyHertz(), 2)) {
-      card.line("Poles", Parts.label(String.valueOf(MotorFormulas.poles(p)), "ink-live"));
-      card.line(
-          "Rated torque",
-          Parts.label(
-              desk.units().text(MotorFormulas.ratedTorqueNewtonMetres(p), MeasureUnit.NEWTON_METRE),
-              "ink-live"));
+      card.computed("Poles", MotorFormulas.poles(p), MeasureUnit.ONE);
+      card.computed(
+          "Rated torque", MotorFormulas.ratedTorqueNewtonMetres(p), MeasureUnit.NEWTON_METRE);
     }
     return card;
   }
 
-  private static Edit plate(Motor motor, String what, double value, int place) {
-    Plate p = motor.plate();
-    double[] v = {
-      p.powerWatts(),
-      p.voltageVolts(),
-      p.currentAmperes(),
-      p.frequencyHertz(),
-      p.speedRpm(),
-      p.powerFactor(),
-      p.serviceFactor(),
-      p.inertiaKgM2()
-    };
-    v[place] = value;
-    return Edits.plate(
-        motor.id(), "plate " + what, new Plate(v[0], v[1], v[2], v[3], v[4], v[5], v[6], v[7]));
+  private static Edit plate(Motor motor, String what, Plate next) {
+    return Edits.plate(motor.id(), "plate " + what, next);
   }
 
   private VBox machine(Axis axis) {
     Mechanics m = axis.mechanics();
-    Load l = axis.load();
-    Card card = new Card("Machine", m.getClass().getSimpleName());
+    Reference r = axis.reference();
+    FieldCard card = card("Machine", m.getClass().getSimpleName());
     card.number(
         "Gear ratio",
         m.gearRatio(),
         MeasureUnit.ONE,
         v -> Edits.mechanics(axis.id(), "the gear ratio", m.withGearRatio(v)));
+    size(card, axis, m);
+    card.number(
+        "Speed at 100 %",
+        r.speedAtFull(),
+        m.unit(),
+        v -> Edits.reference(axis.id(), "full speed", r.withSpeedAtFull(v)));
+    card.number(
+        "Wanted step",
+        r.wantedStep(),
+        m.unit(),
+        v -> Edits.reference(axis.id(), "the wanted step", r.withWantedStep(v)));
+    load(card, axis, axis.load());
+    return card;
+  }
+
+  private static void size(FieldCard card, Axis axis, Mechanics m) {
     if (m instanceof Mechanics.Drum drum) {
       card.number(
           "Diameter",
@@ -312,215 +285,41 @@ final class IdentifyView implements View {
                   "the count per turn",
                   new Mechanics.Counting(counting.gearRatio(), v, counting.unitName())));
     }
-    Reference r = axis.reference();
-    card.number(
-        "Speed at 100 %",
-        r.speedAtFull(),
-        m.unit(),
-        v ->
-            Edits.reference(
-                axis.id(),
-                "full speed",
-                with(r, v, r.frequencyAtFullHertz(), r.programFullScaleCounts())));
-    card.number(
-        "Wanted step",
-        r.wantedStep(),
-        m.unit(),
-        v ->
-            Edits.reference(
-                axis.id(),
-                "the wanted step",
-                new Reference(
-                    r.output(),
-                    r.input(),
-                    r.speedAtZero(),
-                    r.speedAtFull(),
-                    r.frequencyAtZeroHertz(),
-                    r.frequencyAtFullHertz(),
-                    r.programFullScaleCounts(),
-                    v)));
+  }
+
+  private static void load(FieldCard card, Axis axis, Load l) {
     card.number(
         "Load inertia",
         l.inertiaKgM2(),
         MeasureUnit.KILOGRAM_SQUARE_METRE,
-        v ->
-            load(
-                axis,
-                "inertia",
-                new Load(
-                    v,
-                    l.constantNewtonMetres(),
-                    l.linearNewtonMetresPerRpm(),
-                    l.quadraticNewtonMetresPerRpm2(),
-                    l.gearEfficiency())));
+        v -> load(axis, "inertia", l.withInertia(v)));
     card.number(
         "Constant torque",
         l.constantNewtonMetres(),
         MeasureUnit.NEWTON_METRE,
-        v ->
-            load(
-                axis,
-                "constant torque",
-                new Load(
-                    l.inertiaKgM2(),
-                    v,
-                    l.linearNewtonMetresPerRpm(),
-                    l.quadraticNewtonMetresPerRpm2(),
-                    l.gearEfficiency())));
+        v -> load(axis, "constant torque", l.withConstantTorque(v)));
     card.number(
         "Torque per rpm, N·m",
         l.linearNewtonMetresPerRpm(),
         MeasureUnit.ONE,
-        v ->
-            load(
-                axis,
-                "linear torque",
-                new Load(
-                    l.inertiaKgM2(),
-                    l.constantNewtonMetres(),
-                    v,
-                    l.quadraticNewtonMetresPerRpm2(),
-                    l.gearEfficiency())));
+        v -> load(axis, "linear torque", l.withLinearTorque(v)));
     card.number(
         "Torque per rpm², N·m",
         l.quadraticNewtonMetresPerRpm2(),
         MeasureUnit.ONE,
-        v ->
-            load(
-                axis,
-                "quadratic torque",
-                new Load(
-                    l.inertiaKgM2(),
-                    l.constantNewtonMetres(),
-                    l.linearNewtonMetresPerRpm(),
-                    v,
-                    l.gearEfficiency())));
+        v -> load(axis, "quadratic torque", l.withQuadraticTorque(v)));
     card.number(
         "Gear efficiency",
         100 * l.gearEfficiency(),
         MeasureUnit.PERCENT,
-        v ->
-            load(
-                axis,
-                "gear efficiency",
-                new Load(
-                    l.inertiaKgM2(),
-                    l.constantNewtonMetres(),
-                    l.linearNewtonMetresPerRpm(),
-                    l.quadraticNewtonMetresPerRpm2(),
-                    v / 100)));
-    return card;
+        v -> load(axis, "gear efficiency", l.withGearEfficiency(v / 100)));
   }
 
   private static Edit load(Axis axis, String what, Load load) {
     return Edits.load(axis.id(), "load " + what, load);
   }
 
-  private static Reference with(Reference r, double speedAtFull, double topHertz, int fullScale) {
-    return new Reference(
-        r.output(),
-        r.input(),
-        r.speedAtZero(),
-        speedAtFull,
-        r.frequencyAtZeroHertz(),
-        topHertz,
-        fullScale,
-        r.wantedStep());
-  }
-
-  /** A sheet with a name, a device and lines of label and value. */
-  private final class Card extends VBox {
-    private final GridPane grid = new GridPane();
-    private int row;
-
-    Card(String title, String device) {
-      super(8);
-      getStyleClass().add("sheet");
-      grid.setHgap(8);
-      grid.setVgap(6);
-      javafx.scene.layout.ColumnConstraints left = new javafx.scene.layout.ColumnConstraints();
-      left.setHgrow(Priority.ALWAYS);
-      grid.getColumnConstraints().add(left);
-      getChildren()
-          .addAll(Parts.label(title, "ink-label"), Parts.prose(device, "ink-strong"), grid);
-    }
-
-    void line(String name, Node value) {
-      if (value instanceof ChoiceField<?> choice) {
-        choice.setMinWidth(112);
-      }
-      Label label = Parts.prose(name, "ink-label");
-      grid.addRow(row++, label, value);
-    }
-
-    /** One of the terminals of a role, or none. */
-    void points(
-        String name,
-        DeviceSheet sheet,
-        TerminalRole role,
-        @Nullable String chosen,
-        Function<@Nullable String, Edit> edit) {
-      List<String> options = new ArrayList<>(List.of(NONE));
-      sheet.terminals().stream()
-          .filter(t -> t.role() == role)
-          .map(Terminal::id)
-          .forEach(options::add);
-      ChoiceField<String> field =
-          new ChoiceField<>(
-              name, options, o -> o, o -> desk.apply(edit.apply(o.equals(NONE) ? null : o)));
-      field.setId(id(name));
-      line(name, field.show(chosen == null ? NONE : chosen));
-    }
-
-    <T extends DeviceSheet> void sheets(String name, Class<T> kind, Function<T, Edit> edit) {
-      ChoiceField<T> field =
-          new ChoiceField<>(
-              name,
-              desk.session().sheets().all(kind),
-              DeviceSheet::name,
-              s -> desk.apply(edit.apply(s)));
-      field.setId("choose-" + id(name));
-      line(name, field);
-    }
-
-    private static String id(String name) {
-      return name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
-    }
-
-    void selector(String name, AxisAssembly axis, Selector selector) {
-      String position =
-          axis.controller().selectors().getOrDefault(selector.id(), selector.initial());
-      line(
-          name,
-          new ChoiceField<>(
-                  name,
-                  selector.options(),
-                  o -> o,
-                  o ->
-                      desk.apply(
-                          Edits.controllerSelector(axis.controller().id(), selector.id(), o)))
-              .show(position));
-    }
-
-    void number(String name, double value, MeasureUnit unit, DoubleFunction<Edit> edit) {
-      QuantityField[] self = new QuantityField[1];
-      DoubleConsumer take = v -> apply(self[0], () -> edit.apply(v));
-      QuantityField field = new QuantityField(name, unit, desk::units, take, desk::refuse);
-      self[0] = field;
-      field.setId(id(name));
-      field.show(value);
-      line(name, field);
-    }
-
-    private void apply(QuantityField field, java.util.function.Supplier<Edit> edit) {
-      try {
-        if (!desk.apply(edit.get())) {
-          field.markRefused();
-        }
-      } catch (IllegalArgumentException refused) {
-        field.markRefused();
-        desk.refuse(refused.getMessage());
-      }
-    }
+  private FieldCard card(String title, String device) {
+    return new FieldCard(desk, title, device);
   }
 }
