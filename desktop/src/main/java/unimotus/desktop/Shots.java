@@ -74,7 +74,13 @@ final class Shots {
       Platform.exit();
       return;
     }
-    shot.pose().accept(desk);
+    try {
+      shot.pose().accept(desk);
+    } catch (RuntimeException e) {
+      System.err.println("unimotus: picture " + shot.name() + " failed: " + e);
+      Platform.exit();
+      return;
+    }
     PauseTransition pause = new PauseTransition(SETTLE);
     pause.setOnFinished(e -> write(shot));
     pause.play();

@@ -16,8 +16,7 @@ final class VirtualAxis {
   private final double risePerTick;
   private final double fallPerTick;
   private final double fieldPerHertz;
-  private final double ratedTorque;
-  private final double activeAmperes;
+  private final double activeAmperesPerTorque;
   private final double magnetisingAmperes;
 
   private boolean permitted;
@@ -30,7 +29,7 @@ final class VirtualAxis {
     this.setup = setup;
     Plate plate = setup.plate();
     int poles = MotorFormulas.poles(plate);
-    this.ratedTorque = MotorFormulas.ratedTorqueNewtonMetres(plate);
+    double ratedTorque = MotorFormulas.ratedTorqueNewtonMetres(plate);
     double stiffness =
         ratedTorque / RampFormulas.radiansPerSecond(MotorFormulas.ratedSlipRpm(plate));
     this.shaft =
@@ -39,7 +38,7 @@ final class VirtualAxis {
     this.risePerTick = setup.maximumHertz() / setup.accelerationSeconds() * dt;
     this.fallPerTick = setup.maximumHertz() / setup.decelerationSeconds() * dt;
     this.fieldPerHertz = RampFormulas.radiansPerSecond(MotorFormulas.synchronousRpm(1, poles));
-    this.activeAmperes = plate.currentAmperes() * plate.powerFactor();
+    this.activeAmperesPerTorque = plate.currentAmperes() * plate.powerFactor() / ratedTorque;
     this.magnetisingAmperes = MotorFormulas.currentEstimateAmperes(plate, 0);
   }
 
@@ -151,7 +150,7 @@ final class VirtualAxis {
     if (!isEnergised()) {
       return 0;
     }
-    double active = activeAmperes * shaft.torque() / ratedTorque;
+    double active = activeAmperesPerTorque * shaft.torque();
     return Math.sqrt(magnetisingAmperes * magnetisingAmperes + active * active);
   }
 

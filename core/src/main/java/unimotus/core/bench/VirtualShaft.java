@@ -11,14 +11,15 @@ import unimotus.core.motion.ShaftLoad;
  * holds a shaft that stands.
  */
 final class VirtualShaft {
-  private final double inertia;
   private final double constant;
   private final double linear;
   private final double quadratic;
   private final double stiffness;
+  // Divisions done once: a tick has no time for them.
+  private final double slipPerTorque;
+  private final double dtOverInertia;
   private final double limit;
   private final boolean compensated;
-  private final double dt;
   private final double decay;
   private final double halfDecay;
 
@@ -27,16 +28,16 @@ final class VirtualShaft {
 
   VirtualShaft(ShaftLoad load, double stiffness, double limit, boolean compensated, double dt) {
     double rpmPerOmega = RampFormulas.rpm(1);
-    this.inertia = load.inertiaKgM2();
     this.constant = load.constantNewtonMetres();
     this.linear = load.linearNewtonMetresPerRpm() * rpmPerOmega;
     this.quadratic = load.quadraticNewtonMetresPerRpm2() * rpmPerOmega * rpmPerOmega;
     this.stiffness = stiffness;
+    this.slipPerTorque = 1 / stiffness;
+    this.dtOverInertia = dt / load.inertiaKgM2();
     this.limit = limit;
     this.compensated = compensated;
-    this.dt = dt;
-    this.decay = Math.exp(-stiffness * dt / inertia);
-    this.halfDecay = Math.exp(-stiffness * dt / inertia / 2);
+    this.decay = Math.exp(-stiffness * dtOverInertia);
+    this.halfDecay = Math.exp(-stiffness * dtOverInertia / 2);
   }
 
   double omega() {
@@ -60,7 +61,8 @@ final class VirtualShaft {
 
   /** One tick with the field turning at {@code field} radians per second. */
   void drive(double field) {
-    double effective = compensated ? field + Math.signum(field) * drag(omega) / stiffness : field;
+    double effective =
+        compensated ? field + Math.signum(field) * drag(omega) * slipPerTorque : field;
     double wanted = stiffness * (effective - omega);
     if (omega == 0 && Math.abs(wanted) <= constant) {
       torque = wanted;
@@ -80,16 +82,16 @@ final class VirtualShaft {
     if (way == 0 || (omega == 0 && Math.abs(constantTorque) <= constant)) {
       return;
     }
-    double middle = omega + (constantTorque - way * drag(omega)) / inertia * dt / 2;
-    settle(omega + (constantTorque - way * drag(middle)) / inertia * dt, way);
+    double middle = omega + (constantTorque - way * drag(omega)) * dtOverInertia / 2;
+    settle(omega + (constantTorque - way * drag(middle)) * dtOverInertia, way);
   }
 
   /** Slip torque towards the field: exact for a load that stands still over the tick. */
   private void pull(double field, double wanted) {
     double way = omega != 0 ? Math.signum(omega) : Math.signum(wanted);
-    double rest = field - way * drag(omega) / stiffness;
+    double rest = field - way * drag(omega) * slipPerTorque;
     double middle = rest + (omega - rest) * halfDecay;
-    double end = field - way * drag(middle) / stiffness;
+    double end = field - way * drag(middle) * slipPerTorque;
     settle(end + (omega - end) * decay, way);
     torque = stiffness * (field - omega);
   }

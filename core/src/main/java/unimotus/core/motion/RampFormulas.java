@@ -3,6 +3,7 @@ package unimotus.core.motion;
 /** Accelerating torque, ramp time and coasting, from Newton's second law for rotation. */
 public final class RampFormulas {
   private static final double RADIANS_PER_SECOND_PER_RPM = 2 * Math.PI / 60;
+  private static final double RPM_PER_RADIAN_PER_SECOND = 60 / (2 * Math.PI);
 
   private RampFormulas() {}
 
@@ -13,7 +14,7 @@ public final class RampFormulas {
 
   /** n = 60·ω/2π in revolutions per minute. */
   public static double rpm(double radiansPerSecond) {
-    return radiansPerSecond / RADIANS_PER_SECOND_PER_RPM;
+    return radiansPerSecond * RPM_PER_RADIAN_PER_SECOND;
   }
 
   /** T = J·Δω/t in newton metres: torque to change speed by {@code rpm} in {@code seconds}. */

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 
 /** The small parts every view is put together from, with their styles. */
 public final class Parts {
@@ -18,6 +19,13 @@ public final class Parts {
     Label label = new Label(text);
     label.getStyleClass().addAll(styles);
     return label;
+  }
+
+  /** Bare words without a label's skin, for pages with very many of them. */
+  public static Text words(String text, String style) {
+    Text words = new Text(text);
+    words.getStyleClass().add(style);
+    return words;
   }
 
   /** A label that wraps. */

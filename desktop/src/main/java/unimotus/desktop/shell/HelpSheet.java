@@ -2,6 +2,7 @@ package unimotus.desktop.shell;
 
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -30,14 +31,12 @@ final class HelpSheet extends StackPane {
     {"F1", "this sheet"}
   };
 
+  private final Button button;
+
   HelpSheet(Runnable close) {
+    button = Parts.action("close-help", "Close", close);
     HBox columns = new HBox(36, keys(), signs());
-    VBox sheet =
-        new VBox(
-            16,
-            Parts.label("Keys and signs", "ink-title"),
-            columns,
-            Parts.action("close-help", "Close", close));
+    VBox sheet = new VBox(16, Parts.label("Keys and signs", "ink-title"), columns, button);
     sheet.getStyleClass().add("help");
     sheet.setMaxSize(1010, 640);
     ScrollPane scroll = Parts.scrolling(sheet);
@@ -47,6 +46,11 @@ final class HelpSheet extends StackPane {
     getChildren().addAll(shade, scroll);
     setPadding(new Insets(0));
     setVisible(false);
+  }
+
+  /** Gives the keyboard to the sheet. */
+  void takeFocus() {
+    button.requestFocus();
   }
 
   private static Node keys() {

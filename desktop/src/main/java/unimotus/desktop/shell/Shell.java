@@ -41,7 +41,7 @@ public final class Shell extends StackPane {
   private final VBox middle = new VBox(ask);
   private final HBox messageLine = new HBox();
   private final Label message = Parts.label("");
-  private final HelpSheet help;
+  private @Nullable HelpSheet help;
   private @Nullable View shown;
 
   /** Builds the frame over a desk. */
@@ -51,7 +51,6 @@ public final class Shell extends StackPane {
     this.menu = new ProjectMenu(desk, new MenuActions());
     this.steps = new WorkOrderRail(desk);
     this.axes = new AxisRail(desk);
-    this.help = new HelpSheet(this::toggleHelp);
     saved.setId("saved-state");
     message.setId("message");
     HBox project = Parts.row(8, menu, saved);
@@ -65,7 +64,7 @@ public final class Shell extends StackPane {
     frame.setLeft(axes);
     frame.setCenter(middle);
     frame.setBottom(messageLine);
-    getChildren().addAll(frame, help);
+    getChildren().add(frame);
     desk.onRefresh(this::refresh);
     desk.message().addListener((o, was, is) -> showMessage(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -134,14 +133,26 @@ public final class Shell extends StackPane {
 
   /** Shows the sheet of keys and signs, or puts it away. */
   public void toggleHelp() {
-    help.setVisible(!help.isVisible());
-    if (help.isVisible()) {
-      help.lookup("#close-help").requestFocus();
+    HelpSheet sheet = help;
+    if (sheet == null) {
+      // Made when first asked for: its many words would otherwise be styled at every start.
+      sheet = new HelpSheet(this::toggleHelp);
+      help = sheet;
+      getChildren().add(sheet);
+    }
+    sheet.setVisible(!sheet.isVisible());
+    if (sheet.isVisible()) {
+      sheet.takeFocus();
     }
   }
 
+  private boolean isHelping() {
+    HelpSheet sheet = help;
+    return sheet != null && sheet.isVisible();
+  }
+
   private void key(KeyEvent e) {
-    if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && help.isVisible())) {
+    if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && isHelping())) {
       toggleHelp();
       e.consume();
     } else if (e.isAltDown() && e.getCode().isDigitKey()) {

@@ -12,6 +12,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.Text;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Mechanics;
@@ -92,14 +93,16 @@ final class LineView implements View {
     name.setMinWidth(200);
     HBox top = new HBox(14, name, thread(review));
     top.setAlignment(Pos.CENTER_LEFT);
-    HBox steps = new HBox(11);
+    HBox steps = new HBox(6);
     steps.setMinWidth(Region.USE_PREF_SIZE);
     steps.setAlignment(Pos.CENTER_LEFT);
     for (WorkStep step : WorkStep.values()) {
       Progress.State state = progress.states().get(step);
-      Label label = Parts.label(step.label(), "ink-caption");
-      label.setGraphic(new Mark(States.mark(state), States.word(state)));
-      steps.getChildren().add(label);
+      steps
+          .getChildren()
+          .addAll(
+              new Mark(States.mark(state), States.word(state)),
+              Parts.words(step.label(), "words-caption"));
     }
     Label next = Parts.label(progress.next(), "ink-label");
     HBox.setHgrow(next, Priority.SOMETIMES);
@@ -141,9 +144,9 @@ final class LineView implements View {
         stroke.setMaxWidth(60);
         thread.getChildren().add(stroke);
       }
-      Label knot =
-          Parts.label(knots.get(i), knots.get(i).startsWith("no ") ? "ink-caption" : "ink-label");
-      knot.setPadding(new Insets(3, 7, 3, 7));
+      boolean missing = knots.get(i).startsWith("no ");
+      Text knot = Parts.words(knots.get(i), missing ? "words-caption" : "words-label");
+      HBox.setMargin(knot, new Insets(3, 7, 3, 7));
       thread.getChildren().add(knot);
     }
     return thread;
