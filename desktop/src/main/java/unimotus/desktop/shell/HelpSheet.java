@@ -50,6 +50,10 @@ final class HelpSheet extends StackPane {
 
   /** Gives the keyboard to the sheet. */
   void takeFocus() {
+    // A scroll pane takes its content in only when it is styled; before that nothing in it has
+    // focus.
+    applyCss();
+    layout();
     button.requestFocus();
   }
 
