@@ -14,16 +14,15 @@ import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.shape.Circle;
 import javafx.scene.shape.Line;
-import javafx.scene.shape.Polygon;
 import javafx.scene.shape.Polyline;
 import javafx.scene.shape.Rectangle;
 import javafx.scene.text.Text;
 import unimotus.core.quantity.QuantityFormat;
 
 /**
- * A plot with a grid, lines, a band, points and two cursors. Wheel zooms about the pointer,
- * dragging pans, a click sets the first cursor, a click with Shift the second; Home shows all. Long
- * lines are drawn as the least and greatest value of each pixel, so that no peak is lost.
+ * A plot with a grid, lines, points and two cursors. Wheel zooms about the pointer, dragging pans,
+ * a click sets the first cursor, a click with Shift the second; Home shows all. Long lines are
+ * drawn as the least and greatest value of each pixel, so that no peak is lost.
  */
 public final class Plot extends Pane {
   private static final double LEFT = 58;
@@ -50,9 +49,7 @@ public final class Plot extends Pane {
   private final Text heading = new Text();
   private final Text reading = new Text();
   private final List<Series> series = new ArrayList<>();
-  private final List<Point> band = new ArrayList<>();
   private final List<Point> points = new ArrayList<>();
-  private final List<Double> limits = new ArrayList<>();
   private final DoubleProperty xLow = new SimpleDoubleProperty(0);
   private final DoubleProperty xHigh = new SimpleDoubleProperty(1);
   private final DoubleProperty cursor = new SimpleDoubleProperty(Double.NaN);
@@ -133,24 +130,10 @@ public final class Plot extends Pane {
     requestLayout();
   }
 
-  /** Shows a closed band behind the lines; empty for none. */
-  public void showBand(List<Point> outline) {
-    band.clear();
-    band.addAll(outline);
-    requestLayout();
-  }
-
   /** Shows measured points; empty for none. */
   public void showPoints(List<Point> next) {
     points.clear();
     points.addAll(next);
-    requestLayout();
-  }
-
-  /** Shows level lines nothing can pass. */
-  public void showLimits(List<Double> levels) {
-    limits.clear();
-    limits.addAll(levels);
     requestLayout();
   }
 
@@ -231,15 +214,6 @@ public final class Plot extends Pane {
 
   private void drawCurves() {
     curves.getChildren().clear();
-    if (!band.isEmpty()) {
-      Polygon area = new Polygon();
-      band.forEach(p -> area.getPoints().addAll(px(p.x()), py(p.y())));
-      area.getStyleClass().add("plot-band");
-      curves.getChildren().add(area);
-    }
-    for (double level : limits) {
-      curves.getChildren().add(line(LEFT, py(level), LEFT + plotWidth(), py(level), "plot-limit"));
-    }
     series.forEach(s -> curves.getChildren().add(curve(s)));
     for (Point p : points) {
       Circle dot = new Circle(px(p.x()), py(p.y()), 4.5);
