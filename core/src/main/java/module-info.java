@@ -6,12 +6,15 @@
  */
 module unimotus.core {
   requires static transitive org.jspecify;
+  requires ejml.core;
+  requires ejml.dsparse;
   requires java.measure;
   requires tech.units.indriya;
 
   exports unimotus.core.analog;
   exports unimotus.core.bench;
   exports unimotus.core.calc;
+  exports unimotus.core.circuit;
   exports unimotus.core.derivation;
   exports unimotus.core.detective;
   exports unimotus.core.discrete;
