@@ -28,4 +28,5 @@ module unimotus.core {
   exports unimotus.core.review;
   exports unimotus.core.settings;
   exports unimotus.core.sheet;
+  exports unimotus.core.wiring;
 }

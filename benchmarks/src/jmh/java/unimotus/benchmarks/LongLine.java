@@ -51,7 +51,8 @@ final class LongLine {
         joined.add(copy(own.get(n % own.size()), i, joined.size()));
       }
     }
-    return new Project("Long line", controllers, drives, motors, all, joined, List.of());
+    return new Project(
+        "Long line", controllers, drives, List.of(), motors, all, joined, List.of(), List.of());
   }
 
   private static Wire copy(Wire wire, int axis, int number) {

@@ -50,7 +50,7 @@ public final class Fixtures {
         "test-controller",
         "Test controller",
         List.of(
-            terminal("L+", TerminalRole.SUPPLY_24V, null),
+            terminal("L+", TerminalRole.SUPPLY_24V, "M"),
             terminal("M", TerminalRole.COMMON_0V, null),
             terminal("DO0", TerminalRole.SOURCING_OUTPUT, "L+"),
             terminal("DO1", TerminalRole.SOURCING_OUTPUT, "L+"),
@@ -111,7 +111,7 @@ public final class Fixtures {
         "test-drive",
         "Test drive",
         List.of(
-            terminal("P24", TerminalRole.SUPPLY_24V, null),
+            terminal("P24", TerminalRole.SUPPLY_24V, "DCM"),
             terminal("DCM", TerminalRole.INPUT_COMMON, null),
             terminal("DI1", TerminalRole.DIGITAL_INPUT, "DCM"),
             terminal("DI2", TerminalRole.DIGITAL_INPUT, "DCM"),
@@ -162,9 +162,11 @@ public final class Fixtures {
         "Test line",
         List.of(controller),
         List.of(drive),
+        List.of(),
         List.of(motor),
         List.of(axis),
         wires,
+        List.of(),
         List.of());
   }
 

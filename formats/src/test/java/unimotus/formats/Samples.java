@@ -4,16 +4,22 @@ import java.util.List;
 import java.util.Map;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Condition;
+import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
+import unimotus.core.machine.Intent;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.Shield;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
 
@@ -41,6 +47,7 @@ final class Samples {
                     new SettingValue.Number(50.5),
                     "C40",
                     new SettingValue.Choice("terminals")))),
+        List.of(new Part("k1", "Enable relay", "relay-two-changeover", Map.of())),
         List.of(new Motor("motor", "Motor", new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.0135))),
         List.of(
             new Axis(
@@ -87,7 +94,20 @@ final class Samples {
                 answer,
                 new Mechanics.Counting(3, 2, "ties"),
                 load)),
-        List.of(new Wire("w1", new TerminalRef("plc", "DO0"), new TerminalRef("drive", "DI1"))),
+        List.of(
+            new Wire("w1", new TerminalRef("plc", "DO0"), new TerminalRef("drive", "DI1")),
+            new Wire(
+                "W7.2",
+                new TerminalRef("plc", "AO0"),
+                new TerminalRef("drive", "AI2"),
+                new WireMake(
+                    ConductorSize.awg(18), 12.5, "white", "W7", "2", Shield.PANEL_END, "speed"))),
+        List.of(
+            new Intent(
+                "a",
+                new TerminalRef("drive", "DI1"),
+                "run-forward",
+                List.of(new Condition("plc", "DO0"), new Condition("k1", "energised")))),
         List.of(
             new Reading(
                 "a",

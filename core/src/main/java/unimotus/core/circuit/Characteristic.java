@@ -81,6 +81,13 @@ public final class Characteristic implements Law {
     return level(new double[] {bend, volts}, new double[] {-limitAmperes, 0});
   }
 
+  /** A voltage source that gives and takes no more than its limit. */
+  public static Characteristic limitedSource(double volts, double ohms, double limitAmperes) {
+    double reach = positive("limit", limitAmperes) * positive("internal resistance", ohms);
+    return level(
+        new double[] {volts - reach, volts + reach}, new double[] {-limitAmperes, limitAmperes});
+  }
+
   /**
    * A current source that drives its current out of the branch's first node as long as the voltage
    * there stays below its compliance; then it gives up within 0.05 V.

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalInt;
 
 /**
  * Nodes joined by branches. Immutable; made with a {@link Builder}.
@@ -15,8 +16,15 @@ public final class Circuit {
   private final List<Branch> branches;
   private final List<Integer> grounds;
 
-  private Circuit(List<String> nodes, List<Branch> branches, List<Integer> grounds) {
+  private final Map<String, Integer> numbers;
+
+  private Circuit(
+      List<String> nodes,
+      List<Branch> branches,
+      List<Integer> grounds,
+      Map<String, Integer> numbers) {
     this.nodes = List.copyOf(nodes);
+    this.numbers = Map.copyOf(numbers);
     this.branches = List.copyOf(branches);
     this.grounds = List.copyOf(grounds);
   }
@@ -29,6 +37,12 @@ public final class Circuit {
   /** Names of the nodes, by number. */
   public List<String> nodes() {
     return nodes;
+  }
+
+  /** The number of the node with this name; empty where the circuit has none such. */
+  public OptionalInt node(String name) {
+    Integer number = numbers.get(name);
+    return number == null ? OptionalInt.empty() : OptionalInt.of(number);
   }
 
   /** The branches, in the order they were added. */
@@ -74,7 +88,7 @@ public final class Circuit {
 
     /** The finished circuit. */
     public Circuit build() {
-      return new Circuit(nodes, branches, grounds);
+      return new Circuit(nodes, branches, grounds, numbers);
     }
   }
 }

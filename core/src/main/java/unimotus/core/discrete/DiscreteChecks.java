@@ -7,24 +7,32 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Nets;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.Installation;
+import unimotus.core.wiring.Meanings;
+import unimotus.core.wiring.TruthTable;
 
 /** Whether permission, commands and references reach the drive over the wires as drawn. */
 public final class DiscreteChecks {
   private final AxisAssembly axis;
   private final AxisTerminals terminals;
   private final Nets nets;
+  private final TruthTable table;
+  private final Installation installation;
   private final List<Finding> found = new ArrayList<>();
 
   private DiscreteChecks(AxisAssembly axis) {
     this.axis = axis;
     this.terminals = new AxisTerminals(axis);
     this.nets = new Nets(axis.wires());
+    this.table = TruthTable.of(axis);
+    this.installation = Installation.of(axis);
   }
 
   /** Findings of one axis; possibly empty. */
@@ -33,8 +41,11 @@ public final class DiscreteChecks {
     checks.checkWireEnds();
     checks.checkPermission();
     checks.checkRun();
-    checks.checkReverse();
-    checks.checkLevel();
+    checks.checkUsedTwice();
+    checks.checkPulses();
+    checks.checkStarts();
+    checks.found.addAll(ReadingChecks.check(axis, checks.table));
+    checks.found.addAll(LoadChecks.check(axis, checks.table));
     checks.checkRestart();
     checks.checkReferenceWires();
     return checks.found;
@@ -48,11 +59,7 @@ public final class DiscreteChecks {
   }
 
   private void checkEnd(Wire wire, TerminalRef end) {
-    boolean known =
-        end.device().equals(axis.drive().id())
-            ? axis.driveSheet().terminal(end.terminal()).isPresent()
-            : !end.device().equals(axis.controller().id())
-                || axis.controllerSheet().terminal(end.terminal()).isPresent();
+    boolean known = isElsewhere(end) || installation.terminal(end).isPresent();
     if (!known) {
       add(
           Severity.ERROR,
@@ -62,6 +69,11 @@ public final class DiscreteChecks {
           "A conductor that ends nowhere carries nothing.",
           "Move the end to a terminal of the device, or remove the wire.");
     }
+  }
+
+  /** The other end may sit on a device that is not this axis' business. */
+  private boolean isElsewhere(TerminalRef end) {
+    return installation.device(end.device()).isEmpty();
   }
 
   private void checkPermission() {
@@ -99,22 +111,21 @@ public final class DiscreteChecks {
   }
 
   private void checkRun() {
-    Optional<TerminalRef> run = terminals.input("run-forward");
+    Optional<TerminalRef> run = terminals.input("run-forward").or(() -> anyStart());
     if (run.isEmpty()) {
-      addRunUnwired("no input of the drive is set to run forward");
-      return;
-    }
-    List<TerminalRef> outputs = outputsOn(run.get());
-    if (outputs.isEmpty()) {
+      addRunUnwired("no input of the drive is set to run forward or start");
+    } else if (table.inputs().stream().noneMatch(run.get()::equals) || !isMeant(run.get())) {
       addRunUnwired(
           "%s (run forward) has no output of the controller on it".formatted(run.get().terminal()));
-      return;
     }
-    checkCircuit(run.get(), outputs);
   }
 
-  private void checkReverse() {
-    terminals.input("run-reverse").ifPresent(t -> checkCircuit(t, outputsOn(t)));
+  private Optional<TerminalRef> anyStart() {
+    return terminals.input("start").or(() -> terminals.input("start-delayed"));
+  }
+
+  private boolean isMeant(TerminalRef input) {
+    return Meanings.of(axis).stream().anyMatch(i -> i.input().equals(input));
   }
 
   private void addRunUnwired(String seen) {
@@ -127,105 +138,65 @@ public final class DiscreteChecks {
         "Wire a binary output of the controller to the run input.");
   }
 
-  private List<TerminalRef> outputsOn(TerminalRef input) {
-    return nets.joinedWith(input, terminals.binaryOutputs());
-  }
-
-  private void checkCircuit(TerminalRef input, List<TerminalRef> outputs) {
-    if (outputs.size() > 1) {
-      add(
-          Severity.ERROR,
-          Rule.USED_TWICE,
-          "wires",
-          "%s hangs on %d outputs: %s".formatted(input.terminal(), outputs.size(), names(outputs)),
-          "Either output switches the input; a sourcing one against a sinking one is a short circuit.",
-          "Leave one output on the input.");
-    }
-    for (TerminalRef output : outputs) {
-      checkSense(input, terminals.controllerTerminal(output));
+  private void checkUsedTwice() {
+    for (TerminalRef input : table.inputs()) {
+      List<TerminalRef> outputs = nets.joinedWith(input, terminals.binaryOutputs());
+      if (outputs.size() > 1) {
+        add(
+            Severity.ERROR,
+            Rule.USED_TWICE,
+            "wires",
+            "%s hangs on %d outputs: %s"
+                .formatted(input.terminal(), outputs.size(), names(outputs)),
+            "Either output switches the input; a sourcing one against a sinking one is a short circuit.",
+            "Leave one output on the input.");
+      }
     }
   }
 
-  private void checkSense(TerminalRef input, Terminal output) {
-    boolean source =
-        terminals.settings().selector(SelectorRole.INPUT_LOGIC, "source").equals("source");
-    if (output.role() == TerminalRole.RELAY_CONTACT) {
-      checkContactFeed(output, source);
-      return;
-    }
-    boolean sourcing = output.role() == TerminalRole.SOURCING_OUTPUT;
-    if (sourcing != source) {
-      add(
-          Severity.ERROR,
-          Rule.SOURCE_SINK,
-          "drive/" + input.terminal(),
-          "%s is a %s output, the drive's inputs are set to %s"
-              .formatted(
-                  output.id(), sourcing ? "sourcing" : "sinking", source ? "source" : "sink"),
-          sourcing
-              ? "Both ends of the input sit near +24 V: it reads off for good, on or off."
-              : "Nothing feeds the input: it reads off for good, on or off.",
-          "Put the input selector to %s, with the drive switched off, and check the common."
-              .formatted(sourcing ? "source" : "sink"));
-    }
-    checkCommon(source);
+  /** Slow contacts cannot follow a pulse train (common practice). */
+  private void checkPulses() {
+    terminals
+        .input("pulse-reference")
+        .map(i -> nets.joinedWith(i, terminals.binaryOutputs()))
+        .stream()
+        .flatMap(List::stream)
+        .filter(o -> terminals.controllerTerminal(o).role() == TerminalRole.RELAY_CONTACT)
+        .forEach(
+            o ->
+                add(
+                    Severity.ERROR,
+                    Rule.RELAY_PULSES,
+                    "controller/" + o.terminal(),
+                    "%s is a relay contact and is asked for pulses".formatted(o.terminal()),
+                    "A contact makes and breaks some ten times a second, bounces, and wears out in hours.",
+                    "Use a transistor output for pulses."));
   }
 
-  private void checkCommon(boolean source) {
-    boolean joined =
-        terminals
-            .inputCommon()
-            .flatMap(c -> terminals.controllerZero().map(z -> nets.joined(c, z)))
-            .orElse(false);
-    if (!joined) {
-      String common = terminals.inputCommon().map(TerminalRef::terminal).orElse("the input common");
-      String zero = terminals.controllerZero().map(TerminalRef::terminal).orElse("0 V");
+  /** Plain and delayed start exclude each other (common practice). */
+  private void checkStarts() {
+    boolean both =
+        terminals.input("start").isPresent() && terminals.input("start-delayed").isPresent();
+    if (both) {
       add(
           Severity.ERROR,
-          Rule.NO_COMMON,
-          "wires/common",
-          "%s of the drive and %s of the controller are not joined".formatted(common, zero),
-          source
-              ? "The current has no way back: the input floats and reads off or at random."
-              : "The input's current cannot reach the output's 0 V: it reads off.",
-          "Join %s with %s.".formatted(common, zero));
-    }
-  }
-
-  private void checkContactFeed(Terminal contact, boolean source) {
-    TerminalRef feed =
-        terminals.onController(contact.common() == null ? contact.id() : contact.common());
-    Optional<TerminalRef> wanted = source ? terminals.driveSupply() : terminals.inputCommon();
-    boolean fed =
-        wanted.map(w -> nets.joined(feed, w)).orElse(false)
-            || (source
-                && terminals.controllerSupply().map(s -> nets.joined(feed, s)).orElse(false));
-    if (!fed) {
-      add(
-          Severity.ERROR,
-          Rule.NO_COMMON,
-          "wires/common",
-          "the contact %s is not fed: %s is not joined with %s"
-              .formatted(
-                  contact.id(),
-                  feed.terminal(),
-                  wanted.map(TerminalRef::terminal).orElse("a supply")),
-          "A dry contact passes on only what it is given; the input never sees a voltage.",
-          "Join %s with %s of the drive."
-              .formatted(feed.terminal(), wanted.map(TerminalRef::terminal).orElse("the supply")));
-    }
-  }
-
-  private void checkLevel() {
-    if (terminals.settings().choice(SettingRole.INPUT_LEVEL, "active-high").equals("active-low")
-        && terminals.settings().selector(SelectorRole.INPUT_LOGIC, "source").equals("source")) {
-      add(
-          Severity.ERROR,
-          Rule.INPUT_LEVEL,
+          Rule.START_TWICE,
           "drive/inputs",
-          "inputs are set active low while the selector stands at source",
-          "An open contact or a broken wire then means run.",
-          "Set the level to active high; agree the level with the selector before power.");
+          "both the plain and the delayed start are assigned to inputs",
+          "The drive reports a configuration alarm and does not run.",
+          "Leave one of the two. After a Hand–Off–Auto selector take the delayed one.");
+    }
+    boolean race =
+        terminals.input("start").isPresent()
+            && axis.parts().stream().anyMatch(p -> p.sheet().positions().contains("hand"));
+    if (race && !both) {
+      add(
+          Severity.WARNING,
+          Rule.START_RACE,
+          "drive/inputs",
+          "Hand closes stop and start together, and the start input takes no delay",
+          "Both edges may fall into one scan of the drive: stop is not yet satisfied and the start is lost.",
+          "Assign the delayed start, or put a delay relay before the start input.");
     }
   }
 

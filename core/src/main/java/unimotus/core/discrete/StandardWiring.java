@@ -8,6 +8,7 @@ import java.util.Set;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Ids;
+import unimotus.core.machine.Nets;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;

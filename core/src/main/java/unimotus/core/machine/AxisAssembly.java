@@ -17,7 +17,9 @@ import unimotus.core.sheet.SheetCatalogue;
  * @param drive its drive
  * @param driveSheet the drive's sheet
  * @param motor its motor
- * @param wires the wires that touch the drive
+ * @param parts the panel parts its wires run over
+ * @param wires the wires that touch the drive or those parts
+ * @param intents when its binary inputs are meant to read on
  */
 public record AxisAssembly(
     Axis axis,
@@ -26,28 +28,28 @@ public record AxisAssembly(
     Drive drive,
     DriveSheet driveSheet,
     Motor motor,
-    List<Wire> wires) {
+    List<PlacedPart> parts,
+    List<Wire> wires,
+    List<Intent> intents) {
 
-  /** Takes a copy of the wires. */
+  /** Takes copies of the lists. */
   public AxisAssembly {
+    parts = List.copyOf(parts);
     wires = List.copyOf(wires);
+    intents = List.copyOf(intents);
   }
 
   /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
   public static Optional<AxisAssembly> of(Project project, SheetCatalogue sheets, Axis axis) {
-    List<Wire> touching =
-        project.wires().stream()
-            .filter(w -> axis.drive() != null && w.touches(axis.drive()))
-            .toList();
-    return of(project, sheets, axis, touching);
+    return of(project, sheets, axis, new WireIndex(project.wires()));
   }
 
   /**
-   * Looks everything up as {@link #of(Project, SheetCatalogue, Axis)}, with the drive's wires
-   * given.
+   * Looks everything up as {@link #of(Project, SheetCatalogue, Axis)}, with the project's wires
+   * sorted beforehand.
    */
   public static Optional<AxisAssembly> of(
-      Project project, SheetCatalogue sheets, Axis axis, List<Wire> wires) {
+      Project project, SheetCatalogue sheets, Axis axis, WireIndex wires) {
     Optional<Controller> controller = chosen(axis.controller()).flatMap(project::controller);
     Optional<Drive> drive = chosen(axis.drive()).flatMap(project::drive);
     Optional<Motor> motor = chosen(axis.motor()).flatMap(project::motor);
@@ -60,6 +62,7 @@ public record AxisAssembly(
     if (controllerSheet.isEmpty() || driveSheet.isEmpty()) {
       return Optional.empty();
     }
+    Neighbourhood around = Neighbourhood.of(drive.get().id(), project, sheets, wires);
     return Optional.of(
         new AxisAssembly(
             axis,
@@ -68,7 +71,21 @@ public record AxisAssembly(
             drive.get(),
             driveSheet.get(),
             motor.get(),
-            wires));
+            around.parts(),
+            around.wires(),
+            project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList()));
+  }
+
+  /** This assembly with the drive in another state of its settings and switches. */
+  public AxisAssembly with(Drive nextDrive) {
+    return new AxisAssembly(
+        axis, controller, controllerSheet, nextDrive, driveSheet, motor, parts, wires, intents);
+  }
+
+  /** This assembly with these wires instead. */
+  public AxisAssembly withWires(List<Wire> next) {
+    return new AxisAssembly(
+        axis, controller, controllerSheet, drive, driveSheet, motor, parts, next, intents);
   }
 
   /** What is not there yet, in words; empty where the axis is complete. */

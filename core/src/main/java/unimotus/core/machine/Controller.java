@@ -12,7 +12,8 @@ import java.util.TreeMap;
  * @param sheet id of its device sheet
  * @param selectors positions that differ from the sheet's initial ones, by selector id
  */
-public record Controller(String id, String name, String sheet, Map<String, String> selectors) {
+public record Controller(String id, String name, String sheet, Map<String, String> selectors)
+    implements Device {
 
   /** Checks the id, sorts and freezes the selectors. */
   public Controller {
@@ -20,7 +21,7 @@ public record Controller(String id, String name, String sheet, Map<String, Strin
     selectors = Collections.unmodifiableMap(new TreeMap<>(selectors));
   }
 
-  /** This controller with one selector in another position. */
+  @Override
   public Controller withSelector(String selectorId, String position) {
     Map<String, String> next = new TreeMap<>(selectors);
     next.put(selectorId, position);

@@ -19,7 +19,8 @@ public record Drive(
     String name,
     String sheet,
     Map<String, String> selectors,
-    Map<String, SettingValue> settings) {
+    Map<String, SettingValue> settings)
+    implements Device {
 
   /** Checks the id, sorts and freezes the maps. */
   public Drive {
@@ -28,7 +29,7 @@ public record Drive(
     settings = Collections.unmodifiableMap(new TreeMap<>(settings));
   }
 
-  /** This drive with one switch in another position. */
+  @Override
   public Drive withSelector(String selectorId, String position) {
     Map<String, String> next = new TreeMap<>(selectors);
     next.put(selectorId, position);

@@ -56,6 +56,11 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
         .findFirst();
   }
 
+  /** What a binary input is set to; empty where the drive has no such setting. */
+  public Optional<String> functionOf(String terminal) {
+    return sheet.setting(SettingRole.INPUT_FUNCTION, terminal).flatMap(this::choice);
+  }
+
   /** The position of a channel's selector on a controller; {@code otherwise} where it has none. */
   public static String channel(
       Controller controller,

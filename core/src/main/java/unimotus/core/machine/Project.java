@@ -14,31 +14,35 @@ import java.util.stream.Stream;
  * @param name what people call the line
  * @param controllers the controllers
  * @param drives the drives
+ * @param parts the panel parts
  * @param motors the motors
  * @param axes the axes in working order
  * @param wires the control wires
+ * @param intents when the wired binary inputs are meant to read on
  * @param readings the evidence, in the order it was taken
  */
 public record Project(
     String name,
     List<Controller> controllers,
     List<Drive> drives,
+    List<Part> parts,
     List<Motor> motors,
     List<Axis> axes,
     List<Wire> wires,
+    List<Intent> intents,
     List<Reading> readings) {
 
   /** Copies the lists and refuses ids that are used twice. */
   public Project {
     controllers = List.copyOf(controllers);
     drives = List.copyOf(drives);
+    parts = List.copyOf(parts);
     motors = List.copyOf(motors);
     axes = List.copyOf(axes);
     wires = List.copyOf(wires);
+    intents = List.copyOf(intents);
     readings = List.copyOf(readings);
-    unique(
-        "device",
-        Stream.concat(controllers.stream().map(Controller::id), drives.stream().map(Drive::id)));
+    unique("device", devices(controllers, drives, parts).map(Device::id));
     unique("motor", motors.stream().map(Motor::id));
     unique("axis", axes.stream().map(Axis::id));
     unique("wire", wires.stream().map(Wire::id));
@@ -46,7 +50,24 @@ public record Project(
 
   /** A project with nothing in it yet. */
   public static Project empty(String name) {
-    return new Project(name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+    return new Project(
+        name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+        List.of());
+  }
+
+  private static Stream<Device> devices(
+      List<Controller> controllers, List<Drive> drives, List<Part> parts) {
+    return Stream.of(controllers, drives, parts).flatMap(List::stream);
+  }
+
+  /** Everything with terminals: controllers, then drives, then panel parts. */
+  public List<Device> devices() {
+    return devices(controllers, drives, parts).toList();
+  }
+
+  /** The device with this id; empty where there is none. */
+  public Optional<Device> device(String id) {
+    return devices(controllers, drives, parts).filter(d -> d.id().equals(id)).findFirst();
   }
 
   private static void unique(String thing, Stream<String> ids) {
@@ -79,49 +100,72 @@ public record Project(
     return find(motors, Motor::id, id);
   }
 
+  /** The panel part with this id; empty where there is none. */
+  public Optional<Part> part(String id) {
+    return find(parts, Part::id, id);
+  }
+
   /** This project under another name. */
   public Project withName(String next) {
-    return new Project(next, controllers, drives, motors, axes, wires, readings);
+    return new Project(next, controllers, drives, parts, motors, axes, wires, intents, readings);
   }
 
   /** This project with {@code axis} in the place of the one with its id, or added at the end. */
   public Project with(Axis axis) {
     return new Project(
-        name, controllers, drives, motors, put(axes, Axis::id, axis), wires, readings);
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        put(axes, Axis::id, axis),
+        wires,
+        intents,
+        readings);
   }
 
-  /** This project with {@code controller} put in by its id. */
-  public Project with(Controller controller) {
+  /** This project with {@code device} put in by its id. */
+  public Project with(Device device) {
+    List<Controller> nextControllers =
+        device instanceof Controller c ? put(controllers, Controller::id, c) : controllers;
+    List<Drive> nextDrives = device instanceof Drive d ? put(drives, Drive::id, d) : drives;
+    List<Part> nextParts = device instanceof Part p ? put(parts, Part::id, p) : parts;
     return new Project(
-        name, put(controllers, Controller::id, controller), drives, motors, axes, wires, readings);
-  }
-
-  /** This project with {@code drive} put in by its id. */
-  public Project with(Drive drive) {
-    return new Project(
-        name, controllers, put(drives, Drive::id, drive), motors, axes, wires, readings);
+        name, nextControllers, nextDrives, nextParts, motors, axes, wires, intents, readings);
   }
 
   /** This project with {@code motor} put in by its id. */
   public Project with(Motor motor) {
     return new Project(
-        name, controllers, drives, put(motors, Motor::id, motor), axes, wires, readings);
+        name,
+        controllers,
+        drives,
+        parts,
+        put(motors, Motor::id, motor),
+        axes,
+        wires,
+        intents,
+        readings);
   }
 
   /** This project with {@code wire} put in by its id. */
   public Project with(Wire wire) {
-    return new Project(
-        name, controllers, drives, motors, axes, put(wires, Wire::id, wire), readings);
+    return withWires(put(wires, Wire::id, wire));
   }
 
   /** This project with these wires instead. */
   public Project withWires(List<Wire> next) {
-    return new Project(name, controllers, drives, motors, axes, next, readings);
+    return new Project(name, controllers, drives, parts, motors, axes, next, intents, readings);
+  }
+
+  /** This project with these intents instead. */
+  public Project withIntents(List<Intent> next) {
+    return new Project(name, controllers, drives, parts, motors, axes, wires, next, readings);
   }
 
   /** This project with these readings instead. */
   public Project withReadings(List<Reading> next) {
-    return new Project(name, controllers, drives, motors, axes, wires, next);
+    return new Project(name, controllers, drives, parts, motors, axes, wires, intents, next);
   }
 
   /** This project with one more reading. */
@@ -131,7 +175,21 @@ public record Project(
     return withReadings(next);
   }
 
-  /** This project without the axis, its readings, and the drive and motor only it used. */
+  /** This project without a panel part, its wires and what was meant by its positions. */
+  public Project withoutPart(String partId) {
+    List<Wire> keptWires = wires.stream().filter(w -> !w.touches(partId)).toList();
+    List<Intent> keptIntents =
+        intents.stream()
+            .filter(i -> i.when().stream().noneMatch(c -> c.device().equals(partId)))
+            .toList();
+    List<Part> keptParts = parts.stream().filter(p -> !p.id().equals(partId)).toList();
+    return new Project(
+        name, controllers, drives, keptParts, motors, axes, keptWires, keptIntents, readings);
+  }
+
+  /**
+   * This project without the axis, its readings and intents, and the drive and motor only it used.
+   */
   public Project withoutAxis(String axisId) {
     List<Axis> kept = axes.stream().filter(a -> !a.id().equals(axisId)).toList();
     List<Drive> keptDrives =
@@ -142,7 +200,17 @@ public record Project(
     List<Wire> keptWires =
         wires.stream().filter(w -> goneDrives.stream().noneMatch(d -> w.touches(d.id()))).toList();
     List<Reading> keptReadings = readings.stream().filter(r -> !r.axis().equals(axisId)).toList();
-    return new Project(name, controllers, keptDrives, keptMotors, kept, keptWires, keptReadings);
+    List<Intent> keptIntents = intents.stream().filter(i -> !i.axis().equals(axisId)).toList();
+    return new Project(
+        name,
+        controllers,
+        keptDrives,
+        parts,
+        keptMotors,
+        kept,
+        keptWires,
+        keptIntents,
+        keptReadings);
   }
 
   private boolean onlyUsedBy(String axisId, List<Axis> kept, Function<Axis, ?> device, String id) {

@@ -8,6 +8,7 @@ import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -96,7 +97,7 @@ public final class PathFactory {
         asWired(set, kind),
         axis.driveSheet()
             .terminal(terminal)
-            .map(t -> t.electrical("burdenOhms", USUAL_BURDEN_OHMS))
+            .map(t -> t.figure(Figure.BURDEN_OHMS))
             .orElse(USUAL_BURDEN_OHMS),
         1,
         0,

@@ -14,6 +14,7 @@ import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.Wire;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
 
@@ -69,7 +70,22 @@ public record DesignDigest(Map<Part, String> byPart) {
   }
 
   private static String wires(AxisAssembly axis) {
-    return axis.wires().stream().map(w -> w.from() + "–" + w.to()).sorted().toList().toString();
+    return axis.wires().stream().map(DesignDigest::wire).sorted().toList() + parts(axis);
+  }
+
+  /** Length and size of a wire shape what arrives; its colour and name do not. */
+  private static String wire(Wire wire) {
+    String ends = wire.from() + "–" + wire.to();
+    return wire.make().lengthMetres() == 0
+        ? ends
+        : joined(ends, wire.make().size(), wire.make().lengthMetres());
+  }
+
+  private static String parts(AxisAssembly axis) {
+    StringBuilder text = new StringBuilder();
+    axis.parts()
+        .forEach(p -> text.append(joined(p.part().id(), p.part().sheet(), p.part().selectors())));
+    return text.toString();
   }
 
   private static String drive(Drive drive) {

@@ -10,7 +10,7 @@ import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
-import unimotus.core.machine.Wire;
+import unimotus.core.machine.WireIndex;
 import unimotus.core.sheet.SheetCatalogue;
 
 /** All axes of a line looked over. Immutable. */
@@ -37,7 +37,7 @@ public final class LineReview {
   public static LineReview of(
       Project project, SheetCatalogue sheets, @Nullable LineReview previous) {
     Map<String, AxisReview> own = new HashMap<>();
-    Map<String, List<Wire>> wires = wiresByDevice(project);
+    WireIndex wires = new WireIndex(project.wires());
     for (Axis axis : project.axes()) {
       own.put(axis.id(), review(project, sheets, axis, wires, previous));
     }
@@ -55,11 +55,9 @@ public final class LineReview {
       Project project,
       SheetCatalogue sheets,
       Axis axis,
-      Map<String, List<Wire>> wires,
+      WireIndex wires,
       @Nullable LineReview previous) {
-    Optional<AxisAssembly> assembly =
-        AxisAssembly.of(
-            project, sheets, axis, wires.getOrDefault(String.valueOf(axis.drive()), List.of()));
+    Optional<AxisAssembly> assembly = AxisAssembly.of(project, sheets, axis, wires);
     if (assembly.isEmpty()) {
       return AxisReview.incomplete(axis, AxisAssembly.missing(project, sheets, axis));
     }
@@ -78,18 +76,9 @@ public final class LineReview {
         && a.motor() == b.motor()
         && a.controllerSheet() == b.controllerSheet()
         && a.driveSheet() == b.driveSheet()
-        && a.wires().equals(b.wires());
-  }
-
-  private static Map<String, List<Wire>> wiresByDevice(Project project) {
-    Map<String, List<Wire>> byDevice = new HashMap<>();
-    for (Wire wire : project.wires()) {
-      byDevice.computeIfAbsent(wire.from().device(), d -> new ArrayList<>()).add(wire);
-      if (!wire.to().device().equals(wire.from().device())) {
-        byDevice.computeIfAbsent(wire.to().device(), d -> new ArrayList<>()).add(wire);
-      }
-    }
-    return byDevice;
+        && a.parts().equals(b.parts())
+        && a.wires().equals(b.wires())
+        && a.intents().equals(b.intents());
   }
 
   /** One review an axis, in the line's order. */

@@ -4,7 +4,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What all sheets tell: a stable id, a class name without any maker, terminals and selectors. */
-public sealed interface DeviceSheet permits ControllerSheet, DriveSheet, MotorSheet {
+public sealed interface DeviceSheet permits ControllerSheet, DriveSheet, MotorSheet, PartSheet {
 
   /** The stable id projects refer to. */
   String id();

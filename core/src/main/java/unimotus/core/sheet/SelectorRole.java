@@ -11,5 +11,11 @@ public enum SelectorRole {
   /** Counts at nominal full scale of an analog channel of a controller. */
   RAW_FULL_SCALE,
   /** The works jumper across the safe torque off terminals: {@code fitted} or {@code removed}. */
-  STO_JUMPER
+  STO_JUMPER,
+  /** Whether a safety input expects plain contacts ({@code contact}) or {@code pulse-tested}. */
+  SAFETY_INPUT_KIND,
+  /** What mains voltage a supply is set for, such as {@code 230 V}. */
+  MAINS_VOLTAGE,
+  /** What mains voltage a supply is really fed with. */
+  MAINS_FEED
 }

@@ -33,6 +33,8 @@ public enum SettingRole {
   SLIP_COMPENSATION,
   /** Of one binary input: {@code run-forward}, {@code run-reverse}, {@code reset}, … */
   INPUT_FUNCTION,
+  /** Of one contact or transistor output: the state of the drive it shows. */
+  OUTPUT_FUNCTION,
   /** Of one analog input: the signal range. */
   ANALOG_RANGE,
   /** Of one analog input: output frequency at the low end of the range. */

@@ -23,6 +23,11 @@ public final class SheetCatalogue {
     }
   }
 
+  /** The sheet with this id; empty where none has it. */
+  public Optional<DeviceSheet> find(String id) {
+    return Optional.ofNullable(sheets.get(id));
+  }
+
   /** The sheet of {@code kind} with this id; empty where none of that kind has it. */
   public <T extends DeviceSheet> Optional<T> find(Class<T> kind, String id) {
     return Optional.ofNullable(sheets.get(id)).filter(kind::isInstance).map(kind::cast);

@@ -1,34 +1,66 @@
 package unimotus.core.sheet;
 
+import java.util.Collections;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
 /**
- * One terminal of a device.
+ * One terminal of a device with its electrical model: its role, the terminal its circuit closes to,
+ * and the role's figures.
  *
  * @param id the marking on the device, unique within it, such as {@code DI1}
  * @param label what it is for, in words
  * @param role what it does electrically
  * @param common the terminal its circuit closes to: the group's common of an input, the supply of a
  *     sourcing output, 0 V of a sinking one, the other end of a contact; null where it has none
- * @param electrical figures of the electrical model by name with the unit in it, such as {@code
- *     leakageAmperes}; possibly empty
+ * @param electrical figures of the electrical model by {@link Figure#key()}; possibly empty
+ * @param closedIn positions of the part in which this contact is closed; empty for contacts that
+ *     close on command and for all other terminals; null in a constructor call stands for empty
  */
 public record Terminal(
     String id,
     String label,
     TerminalRole role,
     @Nullable String common,
-    Map<String, Double> electrical) {
+    Map<String, Double> electrical,
+    List<String> closedIn) {
 
   /** Sorts and freezes the electrical figures. */
-  public Terminal {
-    electrical = java.util.Collections.unmodifiableMap(new TreeMap<>(electrical));
+  public Terminal(
+      String id,
+      String label,
+      TerminalRole role,
+      @Nullable String common,
+      Map<String, Double> electrical,
+      @Nullable List<String> closedIn) {
+    this.id = id;
+    this.label = label;
+    this.role = role;
+    this.common = common;
+    this.electrical = Collections.unmodifiableMap(new TreeMap<>(electrical));
+    this.closedIn = closedIn == null ? List.of() : List.copyOf(closedIn);
   }
 
-  /** The figure called {@code name}, or {@code otherwise} where the sheet gives none. */
-  public double electrical(String name, double otherwise) {
-    return electrical.getOrDefault(name, otherwise);
+  /** A terminal that is no contact of a part. */
+  public Terminal(
+      String id,
+      String label,
+      TerminalRole role,
+      @Nullable String common,
+      Map<String, Double> electrical) {
+    this(id, label, role, common, electrical, null);
+  }
+
+  /** The figure, or what is typical for the role where the sheet gives none. */
+  public double figure(Figure figure) {
+    Double given = electrical.get(figure.key());
+    return given != null ? given : role.typical().getOrDefault(figure, Double.NaN);
+  }
+
+  /** The figures of the role that the sheet leaves out; empty where the model is complete. */
+  public List<Figure> missingFigures() {
+    return role.typical().keySet().stream().filter(f -> !electrical.containsKey(f.key())).toList();
   }
 }

@@ -1,33 +1,133 @@
 package unimotus.core.sheet;
 
-/** What a terminal does in its circuit. */
+import static unimotus.core.sheet.Figure.BURDEN_OHMS;
+import static unimotus.core.sheet.Figure.DROP_VOLTS;
+import static unimotus.core.sheet.Figure.FORWARD_VOLTS;
+import static unimotus.core.sheet.Figure.INPUT_OHMS;
+import static unimotus.core.sheet.Figure.LEAKAGE_AMPERES;
+import static unimotus.core.sheet.Figure.LEAST_AMPERES;
+import static unimotus.core.sheet.Figure.LEAST_OHMS;
+import static unimotus.core.sheet.Figure.LIMIT_AMPERES;
+import static unimotus.core.sheet.Figure.MOST_OHMS;
+import static unimotus.core.sheet.Figure.OFF_VOLTS;
+import static unimotus.core.sheet.Figure.OHMS;
+import static unimotus.core.sheet.Figure.ON_AMPERES;
+import static unimotus.core.sheet.Figure.ON_VOLTS;
+import static unimotus.core.sheet.Figure.PULL_IN_VOLTS;
+import static unimotus.core.sheet.Figure.VOLTS;
+
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.Map;
+
+/**
+ * What a terminal does in its circuit, with the figures its electrical model takes and what is
+ * typical for each (common practice).
+ */
 public enum TerminalRole {
-  /** Positive pole of a 24 V supply. */
-  SUPPLY_24V,
+  /** Positive pole of a 24 V supply; its {@code common} is the negative. */
+  SUPPLY_24V("24 V supply", Map.of(VOLTS, 24.0, OHMS, 0.05, LIMIT_AMPERES, 2.0)),
   /** Negative pole of a supply, the 0 V reference. */
-  COMMON_0V,
+  COMMON_0V("0 V", Map.of()),
   /** Binary input whose sense follows the device's source/sink selector. */
-  DIGITAL_INPUT,
+  DIGITAL_INPUT(
+      "binary input",
+      Map.of(
+          FORWARD_VOLTS,
+          1.5,
+          INPUT_OHMS,
+          4700.0,
+          ON_VOLTS,
+          15.0,
+          OFF_VOLTS,
+          5.0,
+          ON_AMPERES,
+          0.002,
+          LIMIT_AMPERES,
+          0.015)),
+  /** Binary input with two light-emitting diodes back to back: either polarity switches it. */
+  EITHER_WAY_INPUT(
+      "binary input, either polarity",
+      Map.of(
+          FORWARD_VOLTS,
+          1.5,
+          INPUT_OHMS,
+          4700.0,
+          ON_VOLTS,
+          15.0,
+          OFF_VOLTS,
+          5.0,
+          ON_AMPERES,
+          0.002,
+          LIMIT_AMPERES,
+          0.015)),
   /** Shared return of a group of binary inputs. */
-  INPUT_COMMON,
+  INPUT_COMMON("common of binary inputs", Map.of()),
   /** Transistor output that switches +24 V out. */
-  SOURCING_OUTPUT,
+  SOURCING_OUTPUT(
+      "sourcing output", Map.of(DROP_VOLTS, 0.5, LEAKAGE_AMPERES, 0.0005, LIMIT_AMPERES, 0.5)),
   /** Transistor output that switches to 0 V. */
-  SINKING_OUTPUT,
+  SINKING_OUTPUT(
+      "sinking output", Map.of(DROP_VOLTS, 0.5, LEAKAGE_AMPERES, 0.0005, LIMIT_AMPERES, 0.5)),
   /** Switched side of a dry contact; its {@code common} is the other side. */
-  RELAY_CONTACT,
+  RELAY_CONTACT("contact, switched side", Map.of(LEAST_AMPERES, 0.001, LIMIT_AMPERES, 2.0)),
   /** Fed side of a dry contact. */
-  RELAY_COMMON,
-  ANALOG_INPUT,
-  ANALOG_OUTPUT,
-  ANALOG_COMMON,
+  RELAY_COMMON("contact, fed side", Map.of()),
+  ANALOG_INPUT("analog input", Map.of(INPUT_OHMS, 100_000.0, BURDEN_OHMS, 250.0)),
+  ANALOG_OUTPUT("analog output", Map.of(LEAST_OHMS, 1000.0, MOST_OHMS, 500.0)),
+  ANALOG_COMMON("analog common", Map.of()),
   /** Supply of a potentiometer. */
-  REFERENCE_10V,
+  REFERENCE_10V("10 V for a potentiometer", Map.of(VOLTS, 10.0, OHMS, 1.0, LIMIT_AMPERES, 0.01)),
   /** One channel of the safe torque off function. */
-  SAFE_TORQUE_OFF;
+  SAFE_TORQUE_OFF("safe torque off", Map.of(INPUT_OHMS, 3300.0, ON_VOLTS, 15.0, OFF_VOLTS, 5.0)),
+  /** Source of test pulses for a two-channel safety circuit. */
+  TEST_PULSE_OUTPUT("test pulses", Map.of(VOLTS, 24.0, OHMS, 1.0, LIMIT_AMPERES, 0.1)),
+  /** Fed end of a relay's or contactor's coil; its {@code common} is the other end. */
+  COIL("coil", Map.of(OHMS, 600.0, PULL_IN_VOLTS, 16.8)),
+  /** Upper end of a potentiometer's track; its {@code common} is the lower end. */
+  TRACK("potentiometer track", Map.of(OHMS, 5000.0)),
+  /** Wiper of a potentiometer; its {@code common} is the upper end of the track. */
+  WIPER("potentiometer wiper", Map.of()),
+  /** A point that only joins wires, or the far end of a coil or track. */
+  JUNCTION("junction", Map.of());
+
+  private final String label;
+  private final Map<Figure, Double> typical;
+
+  TerminalRole(String label, Map<Figure, Double> typical) {
+    this.label = label;
+    Map<Figure, Double> sorted = new EnumMap<>(Figure.class);
+    sorted.putAll(typical);
+    this.typical = Collections.unmodifiableMap(sorted);
+  }
+
+  /** The words shown to the user. */
+  public String label() {
+    return label;
+  }
+
+  /** The figures of the electrical model with typical values; empty for a plain conductor. */
+  public Map<Figure, Double> typical() {
+    return typical;
+  }
 
   /** Whether a program can switch this terminal on and off. */
   public boolean isBinaryOutput() {
     return this == SOURCING_OUTPUT || this == SINKING_OUTPUT || this == RELAY_CONTACT;
+  }
+
+  /** Whether this terminal reads on or off. */
+  public boolean isBinaryInput() {
+    return this == DIGITAL_INPUT || this == EITHER_WAY_INPUT || this == SAFE_TORQUE_OFF;
+  }
+
+  /** Whether this terminal belongs to an analog channel. */
+  public boolean isAnalog() {
+    return this == ANALOG_INPUT
+        || this == ANALOG_OUTPUT
+        || this == ANALOG_COMMON
+        || this == REFERENCE_10V
+        || this == WIPER
+        || this == TRACK;
   }
 }

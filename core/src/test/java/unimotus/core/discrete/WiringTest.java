@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
+import unimotus.core.machine.Nets;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;

@@ -28,8 +28,10 @@ class ModelTest {
                     "x",
                     project.controllers(),
                     project.drives(),
+                    project.parts(),
                     project.motors(),
                     List.of(axis, axis),
+                    List.of(),
                     List.of(),
                     List.of()))
         .hasMessageContaining("axis id 'belt' is used twice");

@@ -63,7 +63,8 @@ class SheetTest {
     Terminal terminal =
         new Terminal("DI1", "x", TerminalRole.DIGITAL_INPUT, null, Map.of("b", 1.0, "a", 2.0));
     assertThat(terminal.electrical().keySet()).containsExactly("a", "b");
-    assertThat(terminal.electrical("c", 7)).isEqualTo(7);
+    assertThat(terminal.figure(Figure.ON_VOLTS)).as("typical for the role").isEqualTo(15);
+    assertThat(terminal.missingFigures()).contains(Figure.ON_VOLTS, Figure.INPUT_OHMS);
     assertThatThrownBy(() -> terminal.electrical().put("c", 1.0))
         .isInstanceOf(UnsupportedOperationException.class);
   }

@@ -19,6 +19,7 @@ import java.io.IOException;
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
+import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
@@ -27,6 +28,7 @@ import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 
@@ -41,6 +43,9 @@ final class CoreModule extends SimpleModule {
     setMixInAnnotation(SettingDefinition.class, SettingKinds.class);
     addSerializer(SettingValue.class, new SettingValueWriter());
     addDeserializer(SettingValue.class, new SettingValueReader());
+    addSerializer(Enum.class, new KebabWriter());
+    addSerializer(ConductorSize.class, new SizeWriter());
+    addDeserializer(ConductorSize.class, new SizeReader());
     addSerializer(MeasureUnit.class, new UnitWriter());
     addDeserializer(MeasureUnit.class, new UnitReader());
     setDeserializerModifier(new KebabEnums());
@@ -59,7 +64,8 @@ final class CoreModule extends SimpleModule {
   @JsonSubTypes({
     @JsonSubTypes.Type(value = ControllerSheet.class, name = "controller"),
     @JsonSubTypes.Type(value = DriveSheet.class, name = "drive"),
-    @JsonSubTypes.Type(value = MotorSheet.class, name = "motor")
+    @JsonSubTypes.Type(value = MotorSheet.class, name = "motor"),
+    @JsonSubTypes.Type(value = PartSheet.class, name = "part")
   })
   private interface SheetKinds {}
 
@@ -94,6 +100,27 @@ final class CoreModule extends SimpleModule {
         return new SettingValue.Number(in.getDoubleValue());
       }
       throw JsonMappingException.from(in, "a setting is a number or a word, not " + in.getText());
+    }
+  }
+
+  /** A size is written as on a schedule: {@code 0.75 mm²} or {@code AWG 18}. */
+  private static final class SizeWriter extends JsonSerializer<ConductorSize> {
+    @Override
+    public void serialize(ConductorSize size, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeString(size.toString());
+    }
+  }
+
+  private static final class SizeReader extends JsonDeserializer<ConductorSize> {
+    @Override
+    public ConductorSize deserialize(JsonParser in, DeserializationContext context)
+        throws IOException {
+      try {
+        return ConductorSize.parse(in.getValueAsString(""));
+      } catch (IllegalArgumentException e) {
+        throw JsonMappingException.from(in, e.getMessage());
+      }
     }
   }
 
@@ -132,6 +159,15 @@ final class CoreModule extends SimpleModule {
         BeanDescription description,
         JsonDeserializer<?> usual) {
       return type.getRawClass() == MeasureUnit.class ? usual : new KebabEnum(type.getRawClass());
+    }
+  }
+
+  @SuppressWarnings("rawtypes") // The module asks for the raw type.
+  private static final class KebabWriter extends JsonSerializer<Enum> {
+    @Override
+    public void serialize(Enum constant, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeString(KebabEnum.kebab(constant));
     }
   }
 

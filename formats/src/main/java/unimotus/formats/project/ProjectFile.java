@@ -22,7 +22,7 @@ public final class ProjectFile {
   public static final String SUFFIX = ".unimotus.json";
 
   /** The version this program writes. */
-  public static final int VERSION = 1;
+  public static final int VERSION = 2;
 
   private static final String FORMAT = "unimotus-project";
 
@@ -66,6 +66,7 @@ public final class ProjectFile {
     if (version.asInt() > VERSION) {
       return new Loaded(readNewer(name, bytes, document, version.asInt()), true);
     }
+    Migration.bringUpToDate(document, version.asInt());
     return new Loaded(
         Documents.bindChecked(name, bytes, document, Schema.PROJECT, Project.class), false);
   }

@@ -1,12 +1,10 @@
-package unimotus.core.discrete;
+package unimotus.core.machine;
 
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import unimotus.core.machine.TerminalRef;
-import unimotus.core.machine.Wire;
 
 /** Which terminals are joined by wires, directly or over others. Built once, then asked. */
 public final class Nets {

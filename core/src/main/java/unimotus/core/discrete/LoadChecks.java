@@ -1,0 +1,172 @@
+package unimotus.core.discrete;
+
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.OptionalDouble;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.Installation;
+import unimotus.core.wiring.PlacedDevice;
+import unimotus.core.wiring.TruthTable;
+
+/** Whether supplies, outputs and contacts carry what the solved circuit asks of them. */
+final class LoadChecks {
+  /** Share of a limit from which it counts as reached. */
+  private static final double REACHED = 0.999;
+
+  private static final double NOTHING_AMPERES = 2e-5;
+
+  private final AxisAssembly axis;
+  private final TruthTable table;
+  private final Map<String, Finding> found = new LinkedHashMap<>();
+
+  private LoadChecks(AxisAssembly axis, TruthTable table) {
+    this.axis = axis;
+    this.table = table;
+  }
+
+  static List<Finding> check(AxisAssembly axis, TruthTable table) {
+    LoadChecks checks = new LoadChecks(axis, table);
+    Installation installation = Installation.of(axis);
+    for (TruthTable.Row row : table.rows()) {
+      row.solution().contradiction().ifPresent(reason -> checks.contradiction(row, reason));
+      if (!row.solution().isSettled()) {
+        checks.chatter(row);
+      }
+      installation.devices().forEach(d -> checks.loads(row, d));
+    }
+    installation.devices().forEach(checks::mains);
+    return List.copyOf(checks.found.values());
+  }
+
+  private void loads(TruthTable.Row row, PlacedDevice device) {
+    for (Terminal terminal : device.sheet().terminals()) {
+      TerminalRef ref = device.ref(terminal.id());
+      OptionalDouble amperes = row.solution().delivered(ref);
+      if (amperes.isEmpty()) {
+        continue;
+      }
+      switch (terminal.role()) {
+        case SUPPLY_24V, REFERENCE_10V -> supply(row, ref, terminal, amperes.getAsDouble());
+        case SOURCING_OUTPUT, SINKING_OUTPUT -> output(row, ref, terminal, amperes.getAsDouble());
+        case RELAY_CONTACT -> contact(row, ref, terminal, amperes.getAsDouble());
+        default -> {}
+      }
+    }
+  }
+
+  private void supply(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
+    double limit = terminal.figure(Figure.LIMIT_AMPERES);
+    if (amperes >= REACHED * limit) {
+      add(
+          Severity.ERROR,
+          Rule.SUPPLY_OVERLOAD,
+          ref,
+          "%s gives its limit of %s with %s".formatted(ref, milliamps(limit), row.label()),
+          "Its voltage breaks down, and every input it feeds sees too little.",
+          "Add up what hangs on it; feed the rest from a supply of its own.");
+    }
+  }
+
+  private void output(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
+    double limit = terminal.figure(Figure.LIMIT_AMPERES);
+    if (amperes >= REACHED * limit) {
+      add(
+          Severity.ERROR,
+          Rule.SHORT_CIRCUIT,
+          ref,
+          "%s carries its limit of %s with %s".formatted(ref, milliamps(limit), row.label()),
+          "The output is shorted or overloaded; it switches off or burns.",
+          "Follow its wire: it meets 0 V, 24 V or another output.");
+    }
+  }
+
+  private void contact(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
+    double least = terminal.figure(Figure.LEAST_AMPERES);
+    if (amperes > NOTHING_AMPERES && amperes < least) {
+      add(
+          Severity.WARNING,
+          Rule.CONTACT_LOAD,
+          ref,
+          "contact %s switches %s, less than the %s that keep it clean"
+              .formatted(ref, milliamps(amperes), milliamps(least)),
+          "The contact films over and in time no longer makes.",
+          "Use a contact for small signals, or a resistor that adds load.");
+    } else if (amperes > terminal.figure(Figure.LIMIT_AMPERES)) {
+      add(
+          Severity.ERROR,
+          Rule.SHORT_CIRCUIT,
+          ref,
+          "contact %s carries %s with %s, over its %s"
+              .formatted(
+                  ref,
+                  milliamps(amperes),
+                  row.label(),
+                  milliamps(terminal.figure(Figure.LIMIT_AMPERES))),
+          "The contact welds, or what feeds it breaks down.",
+          "Follow the contact's wires: they join a supply to its own return.");
+    }
+  }
+
+  private void contradiction(TruthTable.Row row, String reason) {
+    add(
+        Severity.ERROR,
+        Rule.SHORT_CIRCUIT,
+        new TerminalRef(axis.controller().id(), "wires"),
+        "%s: %s".formatted(row.label(), reason),
+        "Such a circuit cannot be switched on.",
+        "Take out the wire that joins them.");
+  }
+
+  private void chatter(TruthTable.Row row) {
+    add(
+        Severity.ERROR,
+        Rule.NOT_AS_MEANT,
+        new TerminalRef(axis.controller().id(), "wires"),
+        "a relay opens its own coil circuit with " + row.label(),
+        "It chatters and burns its contacts.",
+        "Hold the coil by another contact.");
+  }
+
+  private void mains(PlacedDevice device) {
+    String set = device.selector(SelectorRole.MAINS_VOLTAGE, "");
+    String fed = device.selector(SelectorRole.MAINS_FEED, set);
+    if (!set.equals(fed)) {
+      add(
+          Severity.ERROR,
+          Rule.MAINS_SELECTOR,
+          device.ref(device.sheet().first(TerminalRole.SUPPLY_24V).map(Terminal::id).orElse("+")),
+          "%s is set for %s and fed with %s".formatted(device.device().name(), set, fed),
+          fed.compareTo(set) > 0
+              ? "Set too low, the supply is destroyed the moment it is switched on."
+              : "Set too high, it gives half its voltage or nothing.",
+          "Set the mains selector before power. Mains work is for licensed people.");
+    }
+  }
+
+  private static String milliamps(double amperes) {
+    return String.format(Locale.ROOT, "%.3g mA", amperes * 1000);
+  }
+
+  private void add(
+      Severity severity, Rule rule, TerminalRef at, String seen, String why, String remedy) {
+    found.putIfAbsent(
+        rule + "/" + at,
+        new Finding(
+            severity,
+            rule,
+            "axis/%s/%s/%s".formatted(axis.axis().id(), at.device(), at.terminal()),
+            seen,
+            why,
+            remedy));
+  }
+}

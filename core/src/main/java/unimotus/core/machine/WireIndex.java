@@ -1,0 +1,31 @@
+package unimotus.core.machine;
+
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+
+/** The wires of a line by the devices they touch. */
+public final class WireIndex {
+  private final Map<String, List<Wire>> byDevice = new HashMap<>();
+
+  /** Sorts the wires. */
+  public WireIndex(Collection<Wire> wires) {
+    for (Wire wire : wires) {
+      add(wire.from().device(), wire);
+      if (!wire.to().device().equals(wire.from().device())) {
+        add(wire.to().device(), wire);
+      }
+    }
+  }
+
+  private void add(String device, Wire wire) {
+    byDevice.computeIfAbsent(device, d -> new ArrayList<>()).add(wire);
+  }
+
+  /** The wires of a device, in the order of the line; possibly empty. */
+  public List<Wire> of(String device) {
+    return byDevice.getOrDefault(device, List.of());
+  }
+}

@@ -1,0 +1,62 @@
+package unimotus.core.sheet;
+
+import unimotus.core.quantity.MeasureUnit;
+
+/** A number of a terminal's electrical model. The key is its name in sheet files. */
+public enum Figure {
+  /** Open-circuit voltage of a source. */
+  VOLTS("volts", "voltage", MeasureUnit.VOLT_UNIT),
+  /** Resistance inside a source, of a coil or of a track. */
+  OHMS("ohms", "resistance", MeasureUnit.OHM_UNIT),
+  /** The most a terminal gives, switches or takes. */
+  LIMIT_AMPERES("limitAmperes", "current limit", MeasureUnit.AMPERE_UNIT),
+  /** Voltage an output loses at its current limit. */
+  DROP_VOLTS("dropVolts", "drop at the limit", MeasureUnit.VOLT_UNIT),
+  /** What an output that is off still lets through at 24 V. */
+  LEAKAGE_AMPERES("leakageAmperes", "leakage when off", MeasureUnit.AMPERE_UNIT),
+  /** Resistance of an input behind its forward voltage; of an analog input set for volts. */
+  INPUT_OHMS("inputOhms", "input resistance", MeasureUnit.OHM_UNIT),
+  /** Voltage a binary input takes before current flows. */
+  FORWARD_VOLTS("forwardVolts", "forward voltage", MeasureUnit.VOLT_UNIT),
+  /** From here a binary input reads on. */
+  ON_VOLTS("onVolts", "on from", MeasureUnit.VOLT_UNIT),
+  /** Below this a binary input reads off. */
+  OFF_VOLTS("offVolts", "off below", MeasureUnit.VOLT_UNIT),
+  /** Current a binary input needs to read on. */
+  ON_AMPERES("onAmperes", "on current", MeasureUnit.AMPERE_UNIT),
+  /** Resistance of an analog input set for current. */
+  BURDEN_OHMS("burdenOhms", "burden", MeasureUnit.OHM_UNIT),
+  /** Smallest load of an analog output set for volts. */
+  LEAST_OHMS("leastOhms", "least load", MeasureUnit.OHM_UNIT),
+  /** Largest load of an analog output set for current. */
+  MOST_OHMS("mostOhms", "most load", MeasureUnit.OHM_UNIT),
+  /** Current a contact needs to stay clean. */
+  LEAST_AMPERES("leastAmperes", "least current", MeasureUnit.AMPERE_UNIT),
+  /** Voltage from which a coil pulls in. */
+  PULL_IN_VOLTS("pullInVolts", "pulls in from", MeasureUnit.VOLT_UNIT);
+
+  private final String key;
+  private final String label;
+  private final MeasureUnit unit;
+
+  Figure(String key, String label, MeasureUnit unit) {
+    this.key = key;
+    this.label = label;
+    this.unit = unit;
+  }
+
+  /** The name in sheet files. */
+  public String key() {
+    return key;
+  }
+
+  /** The words shown to the user. */
+  public String label() {
+    return label;
+  }
+
+  /** Unit of the number in sheet files. */
+  public MeasureUnit unit() {
+    return unit;
+  }
+}

@@ -1,0 +1,151 @@
+package unimotus.core.wiring;
+
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.circuit.Circuit;
+import unimotus.core.circuit.DcResult;
+import unimotus.core.circuit.OperatingPoint;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+
+/** What every terminal sees in one commanded state. Immutable. */
+public final class LineSolution {
+  private final Installation installation;
+  private final LineCircuit map;
+  private final Circuit circuit;
+  private final DcResult result;
+  private final Set<String> energised;
+  private final boolean settled;
+
+  LineSolution(
+      Installation installation,
+      LineCircuit map,
+      Circuit circuit,
+      DcResult result,
+      Set<String> energised,
+      boolean settled) {
+    this.installation = installation;
+    this.map = map;
+    this.circuit = circuit;
+    this.result = result;
+    this.energised = Set.copyOf(energised);
+    this.settled = settled;
+  }
+
+  /** Why there is no solution; empty where there is one. */
+  public Optional<String> contradiction() {
+    return result instanceof DcResult.NoSolution none
+        ? Optional.of(none.reason())
+        : Optional.empty();
+  }
+
+  @Nullable OperatingPoint point() {
+    return result instanceof OperatingPoint point ? point : null;
+  }
+
+  /** The circuit that was solved, for a check by other means. */
+  public Circuit circuit() {
+    return circuit;
+  }
+
+  /**
+   * Whether the relays came to rest; false for a circuit whose relay opens its own coil and
+   * chatters.
+   */
+  public boolean isSettled() {
+    return settled;
+  }
+
+  /** Whether the coil of a relay or contactor is driven. */
+  public boolean isEnergised(String device) {
+    return energised.contains(device);
+  }
+
+  /** Volts of {@code a} against {@code b}; empty where they float against each other. */
+  public OptionalDouble volts(TerminalRef a, TerminalRef b) {
+    OperatingPoint point = point();
+    if (point == null) {
+      return OptionalDouble.empty();
+    }
+    OptionalInt first = circuit.node(a.toString());
+    OptionalInt second = circuit.node(b.toString());
+    if (first.isEmpty() || second.isEmpty()) {
+      return a.equals(b) ? OptionalDouble.of(0) : OptionalDouble.empty();
+    }
+    return point.volts(first.getAsInt(), second.getAsInt());
+  }
+
+  /** Amperes in a wire, positive from its first end to its second; empty without a solution. */
+  public OptionalDouble wireAmperes(String wire) {
+    return amperes(map.branchOfWire(wire));
+  }
+
+  /** Amperes through a terminal's own branch; empty where it has none. */
+  public OptionalDouble amperes(TerminalRef terminal) {
+    return amperes(map.branchOf(terminal));
+  }
+
+  private OptionalDouble amperes(@Nullable Integer branch) {
+    OperatingPoint point = point();
+    return point == null || branch == null
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(point.amperes(branch));
+  }
+
+  /** What a binary input sees; empty where it is not wired or there is no solution. */
+  public Optional<InputReading> input(TerminalRef ref) {
+    Optional<Terminal> terminal = installation.terminal(ref).filter(t -> t.role().isBinaryInput());
+    Integer branch = map.branchOf(ref);
+    OperatingPoint point = point();
+    if (terminal.isEmpty() || branch == null || point == null) {
+      return Optional.empty();
+    }
+    var ends = circuit.branches().get(branch);
+    double volts = point.volts(ends.from()) - point.volts(ends.to());
+    double amperes = point.amperes(branch);
+    if (terminal.get().role() == TerminalRole.EITHER_WAY_INPUT) {
+      volts = Math.abs(volts);
+      amperes = Math.abs(amperes);
+    }
+    return Optional.of(new InputReading(volts, amperes, level(terminal.get(), volts, amperes)));
+  }
+
+  private static Level level(Terminal terminal, double volts, double amperes) {
+    double onAmperes = terminal.figure(Figure.ON_AMPERES);
+    boolean enough = Double.isNaN(onAmperes) || amperes >= onAmperes;
+    if (volts >= terminal.figure(Figure.ON_VOLTS) && enough) {
+      return Level.ON;
+    }
+    return volts < terminal.figure(Figure.OFF_VOLTS) ? Level.OFF : Level.UNDEFINED;
+  }
+
+  /**
+   * What an analog input receives, in volts or milliamps as it is set; empty where it is not wired.
+   */
+  public OptionalDouble received(TerminalRef ref) {
+    Optional<PlacedDevice> device = installation.device(ref.device());
+    Optional<Terminal> terminal =
+        installation.terminal(ref).filter(t -> t.role() == TerminalRole.ANALOG_INPUT);
+    Integer branch = map.branchOf(ref);
+    OperatingPoint point = point();
+    if (device.isEmpty() || terminal.isEmpty() || branch == null || point == null) {
+      return OptionalDouble.empty();
+    }
+    boolean current =
+        new DeviceLaws(device.get(), CommandState.REST, false, true).takesCurrent(terminal.get());
+    var ends = circuit.branches().get(branch);
+    return OptionalDouble.of(
+        current ? point.amperes(branch) * 1000 : point.volts(ends.from()) - point.volts(ends.to()));
+  }
+
+  /** Amperes a supply or output gives; empty where the terminal is none or is not live. */
+  public OptionalDouble delivered(TerminalRef source) {
+    OptionalDouble amperes = amperes(source);
+    return amperes.isEmpty() ? amperes : OptionalDouble.of(Math.abs(amperes.getAsDouble()));
+  }
+}

@@ -1,0 +1,119 @@
+package unimotus.core.wiring;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.circuit.Circuit;
+import unimotus.core.circuit.DcResult;
+import unimotus.core.circuit.DcSolver;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+
+/**
+ * Solves an installation in a commanded state: the circuit is solved, coils that see enough voltage
+ * pull in, and it is solved again until no relay moves.
+ */
+public final class LineSolver {
+  private static final int RELAY_STEPS = 12;
+
+  private final Installation installation;
+
+  /** A solver for an installation. */
+  public LineSolver(Installation installation) {
+    this.installation = installation;
+  }
+
+  /** The installation. */
+  public Installation installation() {
+    return installation;
+  }
+
+  /** Solves a state of the sound wiring. */
+  public LineSolution solve(CommandState state) {
+    return solve(state, List.of(), Set.of(), null);
+  }
+
+  /** Solves a state with faults put in. */
+  public LineSolution solve(CommandState state, List<WiringFault> faults) {
+    return solve(state, faults, Set.of(), null);
+  }
+
+  /**
+   * Solves a state.
+   *
+   * @param faults what is broken; possibly empty
+   * @param probed terminals that are asked about although no wire may end on them
+   * @param near a solution of the same installation in another state to start from; null for none
+   */
+  public LineSolution solve(
+      CommandState state,
+      List<WiringFault> faults,
+      Set<TerminalRef> probed,
+      @Nullable LineSolution near) {
+    Set<TerminalRef> asked = new HashSet<>(probed);
+    faults.forEach(f -> addAsked(f, asked));
+    Set<String> energised = new HashSet<>();
+    LineSolution solution = once(state, energised, faults, asked, near, true);
+    for (int step = 0; step < RELAY_STEPS; step++) {
+      Set<String> next = driven(solution);
+      if (next.equals(energised)) {
+        return solution;
+      }
+      energised = next;
+      solution = once(state, energised, faults, asked, solution, true);
+    }
+    return once(state, energised, faults, asked, solution, false);
+  }
+
+  private static void addAsked(WiringFault fault, Set<TerminalRef> asked) {
+    if (fault instanceof WiringFault.CrossShort c) {
+      asked.add(c.one());
+      asked.add(c.other());
+    } else if (fault instanceof WiringFault.ShortToSupply s) {
+      asked.add(s.terminal());
+    } else if (fault instanceof WiringFault.ShortToZero s) {
+      asked.add(s.terminal());
+    }
+  }
+
+  private LineSolution once(
+      CommandState state,
+      Set<String> energised,
+      List<WiringFault> faults,
+      Set<TerminalRef> asked,
+      @Nullable LineSolution near,
+      boolean settled) {
+    LineCircuit map = new LineCircuit(installation, state, energised, faults, true, asked);
+    Circuit circuit = map.build();
+    DcResult result = DcSolver.solve(circuit, near == null ? null : near.point());
+    return new LineSolution(installation, map, circuit, result, energised, settled);
+  }
+
+  /** The relays whose coil sees its pull-in voltage, either polarity. */
+  private Set<String> driven(LineSolution solution) {
+    Set<String> driven = new HashSet<>();
+    for (PlacedDevice device : installation.devices()) {
+      Optional<Terminal> coil =
+          device.sheet() instanceof PartSheet part
+              ? part.first(TerminalRole.COIL)
+              : Optional.empty();
+      if (coil.isPresent() && pullsIn(solution, device, coil.get())) {
+        driven.add(device.id());
+      }
+    }
+    return driven;
+  }
+
+  private static boolean pullsIn(LineSolution solution, PlacedDevice device, Terminal coil) {
+    Optional<TerminalRef> back = device.commonOf(coil);
+    OptionalDouble volts =
+        back.isEmpty() ? OptionalDouble.empty() : solution.volts(device.ref(coil.id()), back.get());
+    return volts.isPresent() && Math.abs(volts.getAsDouble()) >= coil.figure(Figure.PULL_IN_VOLTS);
+  }
+}

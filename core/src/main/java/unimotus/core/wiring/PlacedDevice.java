@@ -1,0 +1,86 @@
+package unimotus.core.wiring;
+
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Device;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Selector;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+
+/**
+ * A device with its sheet looked up.
+ *
+ * @param device the device
+ * @param sheet its sheet
+ */
+public record PlacedDevice(Device device, DeviceSheet sheet) {
+
+  /** Id of the device. */
+  public String id() {
+    return device.id();
+  }
+
+  /** A terminal of this device, named with it. */
+  public TerminalRef ref(String terminal) {
+    return new TerminalRef(device.id(), terminal);
+  }
+
+  /** The position of a terminal's selector; {@code otherwise} where it has none. */
+  public String selector(SelectorRole role, String terminal, String otherwise) {
+    return sheet.selector(role, terminal).map(this::position).orElse(otherwise);
+  }
+
+  /** The position of the device's selector; {@code otherwise} where it has none. */
+  public String selector(SelectorRole role, String otherwise) {
+    return sheet.selector(role).map(this::position).orElse(otherwise);
+  }
+
+  private String position(Selector selector) {
+    Map<String, String> set = device.selectors();
+    return set.getOrDefault(selector.id(), selector.initial());
+  }
+
+  /** The choice a drive's setting stands at; {@code otherwise} where there is no such setting. */
+  public String choice(SettingRole role, @Nullable String terminal, String otherwise) {
+    if (!(device instanceof Drive drive && sheet instanceof DriveSheet driveSheet)) {
+      return otherwise;
+    }
+    EffectiveSettings settings = new EffectiveSettings(drive, driveSheet);
+    return terminal == null
+        ? settings.choice(role, otherwise)
+        : settings.choice(role, terminal, otherwise);
+  }
+
+  /** The terminal a terminal's circuit closes to; the device's zero where the sheet names none. */
+  public Optional<TerminalRef> commonOf(Terminal terminal) {
+    return terminal.common() != null
+        ? Optional.of(ref(terminal.common()))
+        : zero().filter(z -> !z.terminal().equals(terminal.id()));
+  }
+
+  /** The negative pole the device's own circuits count from; empty for a plain part. */
+  public Optional<TerminalRef> zero() {
+    return sheet
+        .first(TerminalRole.COMMON_0V)
+        .or(() -> sheet.first(TerminalRole.INPUT_COMMON))
+        .map(t -> ref(t.id()));
+  }
+
+  /** The device's own 24 V; empty where it has none. */
+  public Optional<TerminalRef> supply() {
+    return sheet.first(TerminalRole.SUPPLY_24V).map(t -> ref(t.id()));
+  }
+
+  /** Whether the device's binary inputs want +24 V ({@code source}) as against 0 V. */
+  public boolean inputsAreSource() {
+    return selector(SelectorRole.INPUT_LOGIC, "source").equals("source");
+  }
+}
