@@ -19,6 +19,7 @@ module unimotus.core {
   exports unimotus.core.detective;
   exports unimotus.core.discrete;
   exports unimotus.core.finding;
+  exports unimotus.core.link;
   exports unimotus.core.machine;
   exports unimotus.core.motion;
   exports unimotus.core.motor;

@@ -11,6 +11,7 @@ import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
@@ -21,6 +22,7 @@ import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveRatings;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
@@ -56,7 +58,13 @@ public final class Fixtures {
             terminal("DO1", TerminalRole.SOURCING_OUTPUT, "L+"),
             terminal("DS0", TerminalRole.SINKING_OUTPUT, "M"),
             terminal("RC", TerminalRole.RELAY_COMMON, null),
-            terminal("RO", TerminalRole.RELAY_CONTACT, "RC"),
+            new Terminal(
+                "RO", "RO", TerminalRole.RELAY_CONTACT, "RC", Map.of("leastAmperes", 0.001)),
+            new Terminal(
+                "ROP", "ROP", TerminalRole.RELAY_CONTACT, "RC", Map.of("leastAmperes", 0.1)),
+            new Terminal(
+                "DOT", "DOT", TerminalRole.SOURCING_OUTPUT, "L+", Map.of("leakageAmperes", 0.004)),
+            terminal("DI0", TerminalRole.DIGITAL_INPUT, "M"),
             terminal("AO0", TerminalRole.ANALOG_OUTPUT, "AO0M"),
             terminal("AO0M", TerminalRole.ANALOG_COMMON, null),
             terminal("AI0", TerminalRole.ANALOG_INPUT, "AI0M"),
@@ -93,8 +101,18 @@ public final class Fixtures {
     settings.add(choice("P13", SettingRole.RESTART_AT_POWER_UP, null, "blocked", "allowed"));
     settings.add(choice("P14", SettingRole.INPUT_LEVEL, null, "active-high", "active-low"));
     settings.add(choice("P15", SettingRole.SLIP_COMPENSATION, null, "off", "on"));
-    settings.add(choice("P16", SettingRole.INPUT_FUNCTION, "DI1", "run-forward", "none", "enable"));
-    settings.add(choice("P17", SettingRole.INPUT_FUNCTION, "DI2", "none", "run-reverse", "enable"));
+    settings.add(
+        choice("P16", SettingRole.INPUT_FUNCTION, "DI1", "run-forward", "none", "enable", "start"));
+    settings.add(
+        choice(
+            "P17",
+            SettingRole.INPUT_FUNCTION,
+            "DI2",
+            "none",
+            "run-reverse",
+            "enable",
+            "start-delayed",
+            "pulse-reference"));
     settings.add(
         choice("P18", SettingRole.ANALOG_RANGE, "AI1", "4-20 mA", "0-20 mA", "0-10 V", "±10 V"));
     settings.add(
@@ -107,6 +125,7 @@ public final class Fixtures {
     settings.add(choice("P24", SettingRole.ANSWER_RANGE, "AO1", "0-10 V", "4-20 mA"));
     settings.add(
         number("P25", SettingRole.ANSWER_FULL_SCALE, "AO1", MeasureUnit.HERTZ_UNIT, 1, 400, 50));
+    settings.add(choice("P26", SettingRole.OUTPUT_FUNCTION, "FR", "healthy", "fault"));
     return new DriveSheet(
         "test-drive",
         "Test drive",
@@ -119,7 +138,9 @@ public final class Fixtures {
             terminal("ACM", TerminalRole.ANALOG_COMMON, null),
             terminal("AO1", TerminalRole.ANALOG_OUTPUT, "ACM"),
             terminal("STO1", TerminalRole.SAFE_TORQUE_OFF, null),
-            terminal("STO2", TerminalRole.SAFE_TORQUE_OFF, null)),
+            terminal("STO2", TerminalRole.SAFE_TORQUE_OFF, null),
+            terminal("FC", TerminalRole.RELAY_COMMON, null),
+            terminal("FR", TerminalRole.RELAY_CONTACT, "FC")),
         List.of(
             selector("logic", SelectorRole.INPUT_LOGIC, null, List.of("source", "sink")),
             selector("AI1.kind", SelectorRole.INPUT_KIND, "AI1", List.of("current", "voltage")),
@@ -130,7 +151,56 @@ public final class Fixtures {
   }
 
   public static SheetCatalogue sheets() {
-    return new SheetCatalogue(List.of(controllerSheet(), driveSheet()));
+    return new SheetCatalogue(
+        List.of(controllerSheet(), driveSheet(), selectorSheet(), relaySheet(), supplySheet()));
+  }
+
+  /** A selector off – hand – auto with one contact that closes in hand. */
+  public static PartSheet selectorSheet() {
+    return new PartSheet(
+        "test-selector",
+        "Test selector",
+        List.of(
+            terminal("3", TerminalRole.RELAY_COMMON, null),
+            new Terminal("4", "4", TerminalRole.RELAY_CONTACT, "3", Map.of(), List.of("hand"))),
+        List.of(),
+        List.of("off", "hand", "auto"));
+  }
+
+  /** A relay with a changeover contact. */
+  public static PartSheet relaySheet() {
+    return new PartSheet(
+        "test-relay",
+        "Test relay",
+        List.of(
+            terminal("A1", TerminalRole.COIL, "A2"),
+            terminal("A2", TerminalRole.JUNCTION, null),
+            terminal("11", TerminalRole.RELAY_COMMON, null),
+            new Terminal(
+                "12", "12", TerminalRole.RELAY_CONTACT, "11", Map.of(), List.of("released")),
+            new Terminal(
+                "14", "14", TerminalRole.RELAY_CONTACT, "11", Map.of(), List.of("energised"))),
+        List.of(),
+        List.of("released", "energised"));
+  }
+
+  /** A supply with a mains selector. */
+  public static PartSheet supplySheet() {
+    return new PartSheet(
+        "test-supply",
+        "Test supply",
+        List.of(
+            terminal("+", TerminalRole.SUPPLY_24V, "-"),
+            terminal("-", TerminalRole.COMMON_0V, null)),
+        List.of(
+            selector("mains", SelectorRole.MAINS_VOLTAGE, null, List.of("230 V", "115 V")),
+            selector("feed", SelectorRole.MAINS_FEED, null, List.of("230 V", "115 V"))),
+        List.of());
+  }
+
+  /** A project with a panel part more. */
+  public static Project withPart(Project project, String id, String sheet) {
+    return project.with(new Part(id, id, sheet, Map.of()));
   }
 
   public static Project project() {

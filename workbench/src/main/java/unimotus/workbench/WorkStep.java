@@ -36,7 +36,21 @@ public enum WorkStep {
           NO_PERMISSION,
           RUN_UNWIRED,
           INPUT_SELECTOR,
-          BYPASSED_PERMISSION ->
+          BYPASSED_PERMISSION,
+          SUPPLY_OVERLOAD,
+          LEAKAGE,
+          VOLTAGE_DROP,
+          CONTACT_LOAD,
+          RELAY_PULSES,
+          SWAPPED,
+          START_TWICE,
+          START_RACE,
+          SHORT_CIRCUIT,
+          FAIL_SAFE,
+          NOT_AS_MEANT,
+          MAINS_SELECTOR,
+          BURDEN,
+          SHIELD ->
           WIRE;
       case POLE_COUNT,
           OVERLOAD_SETTING,

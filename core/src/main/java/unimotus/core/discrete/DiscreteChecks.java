@@ -46,6 +46,7 @@ public final class DiscreteChecks {
     checks.checkStarts();
     checks.found.addAll(ReadingChecks.check(axis, checks.table));
     checks.found.addAll(LoadChecks.check(axis, checks.table));
+    checks.found.addAll(FailSafeChecks.check(axis));
     checks.checkRestart();
     checks.checkReferenceWires();
     return checks.found;

@@ -17,14 +17,13 @@ import unimotus.core.sheet.TerminalRole;
 /**
  * What belongs to a drive's control circuit: its own wires, and the panel parts they lead to with
  * theirs. The search goes on through relays and switches as a whole, through a terminal strip only
- * along the terminal it came to, and ends at supplies and at other drives and controllers.
+ * along the terminal it came to, at a controller to the other wires on the same point, and ends at
+ * supplies and at other drives.
  */
 record Neighbourhood(List<PlacedPart> parts, List<Wire> wires) {
 
   static Neighbourhood of(String driveId, Project project, SheetCatalogue sheets, WireIndex index) {
-    return project.parts().isEmpty()
-        ? new Neighbourhood(List.of(), index.of(driveId))
-        : new Search(project, sheets, index).from(driveId);
+    return new Search(project, sheets, index).from(driveId);
   }
 
   private static final class Search {
@@ -57,17 +56,37 @@ record Neighbourhood(List<PlacedPart> parts, List<Wire> wires) {
     private void reach(TerminalRef end) {
       Optional<Part> part = project.part(end.device());
       Optional<PartSheet> sheet = part.flatMap(p -> sheets.find(PartSheet.class, p.sheet()));
-      if (sheet.isEmpty()) {
-        return;
+      if (sheet.isPresent()) {
+        reachPart(end, new PlacedPart(part.get(), sheet.get()));
+      } else if (project.controller(end.device()).filter(c -> isPoint(c, end)).isPresent()) {
+        addOn(end);
       }
-      boolean isNew = parts.put(end.device(), new PlacedPart(part.get(), sheet.get())) == null;
-      boolean supply = sheet.get().first(TerminalRole.SUPPLY_24V).isPresent();
+    }
+
+    /** A supply or a common is everybody's; following it would take in the whole line. */
+    private boolean isPoint(Controller controller, TerminalRef end) {
+      return sheets
+          .find(controller.sheet())
+          .flatMap(s -> s.terminal(end.terminal()))
+          .filter(t -> t.role() != TerminalRole.SUPPLY_24V && t.role() != TerminalRole.COMMON_0V)
+          .isPresent();
+    }
+
+    private void reachPart(TerminalRef end, PlacedPart placed) {
+      boolean isNew = parts.put(end.device(), placed) == null;
+      boolean supply = placed.sheet().first(TerminalRole.SUPPLY_24V).isPresent();
       boolean strip =
-          sheet.get().terminals().stream().allMatch(t -> t.role() == TerminalRole.JUNCTION);
-      if (strip && junctions.add(end)) {
-        index.of(end.device()).stream().filter(w -> w.touches(end)).forEach(open::add);
-      } else if (isNew && !supply && !strip) {
+          placed.sheet().terminals().stream().allMatch(t -> t.role() == TerminalRole.JUNCTION);
+      if (strip) {
+        addOn(end);
+      } else if (isNew && !supply) {
         open.addAll(index.of(end.device()));
+      }
+    }
+
+    private void addOn(TerminalRef end) {
+      if (junctions.add(end)) {
+        open.addAll(index.on(end));
       }
     }
   }

@@ -6,9 +6,10 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 
-/** The wires of a line by the devices they touch. */
+/** The wires of a line by the devices and terminals they touch. */
 public final class WireIndex {
   private final Map<String, List<Wire>> byDevice = new HashMap<>();
+  private final Map<TerminalRef, List<Wire>> byTerminal = new HashMap<>();
 
   /** Sorts the wires. */
   public WireIndex(Collection<Wire> wires) {
@@ -17,11 +18,18 @@ public final class WireIndex {
       if (!wire.to().device().equals(wire.from().device())) {
         add(wire.to().device(), wire);
       }
+      byTerminal.computeIfAbsent(wire.from(), t -> new ArrayList<>()).add(wire);
+      byTerminal.computeIfAbsent(wire.to(), t -> new ArrayList<>()).add(wire);
     }
   }
 
   private void add(String device, Wire wire) {
     byDevice.computeIfAbsent(device, d -> new ArrayList<>()).add(wire);
+  }
+
+  /** The wires on a terminal, in the order of the line; possibly empty. */
+  public List<Wire> on(TerminalRef terminal) {
+    return byTerminal.getOrDefault(terminal, List.of());
   }
 
   /** The wires of a device, in the order of the line; possibly empty. */

@@ -13,12 +13,11 @@ import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.TerminalRole;
 
 /** Builds the signal path of an axis from its design. */
 public final class PathFactory {
   /** Resistance of a current input where the sheet gives none (common practice). */
-  private static final double USUAL_BURDEN_OHMS = 250;
-
   private static final SignalRange USUAL_RANGE = SignalRange.V_0_10;
 
   private PathFactory() {}
@@ -98,7 +97,7 @@ public final class PathFactory {
         axis.driveSheet()
             .terminal(terminal)
             .map(t -> t.figure(Figure.BURDEN_OHMS))
-            .orElse(USUAL_BURDEN_OHMS),
+            .orElseGet(() -> TerminalRole.ANALOG_INPUT.typical().get(Figure.BURDEN_OHMS)),
         1,
         0,
         settings.number(SettingRole.DEAD_BAND, terminal, 0),

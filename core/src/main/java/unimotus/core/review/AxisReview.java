@@ -12,6 +12,7 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.MotionChecks;
 import unimotus.core.motor.MotorChecks;
+import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
@@ -41,6 +42,7 @@ public record AxisReview(
       found.addAll(PathChecks.check(assembly, path));
     }
     found.addAll(DiscreteChecks.check(assembly));
+    found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
     return new AxisReview(assembly.axis(), assembly, path, found);

@@ -75,8 +75,9 @@ final class CommandStates {
               .filter(d -> d.device() instanceof Controller)
               .isPresent();
       boolean alreadyShown =
-          condition.device().equals(axis.drive().id())
-              && DeviceLaws.shows(condition.state(), CommandState.READY);
+          !condition.holds()
+              || condition.device().equals(axis.drive().id())
+                  && DeviceLaws.shows(condition.state(), CommandState.READY);
       state = alreadyShown ? state : state.with(condition, output);
     }
     return state;

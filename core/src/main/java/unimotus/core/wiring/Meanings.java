@@ -69,7 +69,8 @@ public final class Meanings {
     return own.isEmpty()
         ? null
         : own.stream()
-            .anyMatch(i -> i.when().stream().allMatch(c -> holds(installation, state, c)));
+            .anyMatch(
+                i -> i.when().stream().allMatch(c -> holds(installation, state, c) == c.holds()));
   }
 
   private static boolean holds(Installation installation, CommandState state, Condition condition) {

@@ -20,12 +20,17 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Condition;
+import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Drive;
+import unimotus.core.machine.Intent;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.Wire;
+import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.Plate;
 
 /**
@@ -130,6 +135,87 @@ class RulesTest {
         Arguments.of(Rule.SETTING_RANGE, Fixtures.withSetting(sound(), "P99", 1.0)));
   }
 
+  /** The mistakes that only a solved circuit shows. */
+  static Stream<Arguments> brokenWiring() {
+    Project noRun = Fixtures.without(sound(), "w1");
+    Project contactFed = with(sound(), Fixtures.wire("x2", "drive:P24", "plc:RC"));
+    return Stream.of(
+        Arguments.of(
+            Rule.SUPPLY_OVERLOAD, with(sound(), Fixtures.wire("x1", "drive:P24", "drive:DCM"))),
+        Arguments.of(Rule.LEAKAGE, with(noRun, Fixtures.wire("x1", "plc:DOT", "drive:DI1"))),
+        Arguments.of(
+            Rule.VOLTAGE_DROP,
+            with(noRun, made("w1", "plc:DO0", "drive:DI1", ConductorSize.metric(0.05), 9900))),
+        Arguments.of(
+            Rule.CONTACT_LOAD,
+            with(
+                noRun,
+                Fixtures.wire("x1", "plc:ROP", "drive:DI1"),
+                Fixtures.wire("x2", "drive:P24", "plc:RC"))),
+        Arguments.of(
+            Rule.RELAY_PULSES,
+            with(
+                Fixtures.withSetting(contactFed, "P17", "pulse-reference"),
+                Fixtures.wire("x1", "plc:RO", "drive:DI2"))),
+        Arguments.of(Rule.SWAPPED, exchanged()),
+        Arguments.of(
+            Rule.START_TWICE,
+            Fixtures.withSetting(
+                Fixtures.withSetting(sound(), "P16", "start"), "P17", "start-delayed")),
+        Arguments.of(
+            Rule.START_RACE,
+            with(
+                Fixtures.withPart(
+                    Fixtures.withSetting(noRun, "P16", "start"), "hoa", "test-selector"),
+                Fixtures.wire("x1", "drive:P24", "hoa:3"),
+                Fixtures.wire("x2", "hoa:4", "drive:DI1"))),
+        Arguments.of(Rule.SHORT_CIRCUIT, with(sound(), Fixtures.wire("x1", "plc:DO0", "plc:M"))),
+        Arguments.of(
+            Rule.FAIL_SAFE,
+            with(
+                    Fixtures.withSetting(sound(), "P26", "fault"),
+                    Fixtures.wire("x1", "plc:L+", "drive:FC"),
+                    Fixtures.wire("x2", "drive:FR", "plc:DI0"))
+                .withIntents(List.of(meant("plc:DI0", "fault", new Condition("drive", "fault"))))),
+        Arguments.of(
+            Rule.NOT_AS_MEANT,
+            sound().withIntents(List.of(meant("drive:DI1", "run", new Condition("plc", "DO1"))))),
+        Arguments.of(
+            Rule.MAINS_SELECTOR,
+            with(
+                sound().with(new Part("psu", "Supply", "test-supply", Map.of("mains", "115 V"))),
+                Fixtures.wire("x1", "psu:-", "drive:DCM"))),
+        // A 20 mA loop of 250 Ω and 2 × 345 Ω asks 18.8 V of an output that drives 500 Ω.
+        Arguments.of(
+            Rule.BURDEN,
+            with(
+                Fixtures.without(sound(), "w3"),
+                made("w3", "plc:AO0", "drive:AI1", ConductorSize.metric(0.05), 2000))),
+        Arguments.of(
+            Rule.SHIELD,
+            with(
+                Fixtures.without(sound(), "w3"),
+                made("w3", "plc:AO0", "drive:AI1", ConductorSize.USUAL, 12))));
+  }
+
+  private static Wire made(String id, String from, String to, ConductorSize size, double metres) {
+    return Fixtures.wire(id, from, to).withMake(WireMake.PLAIN.withSize(size).withLength(metres));
+  }
+
+  private static Intent meant(String input, String meaning, Condition... when) {
+    return new Intent("belt", Fixtures.ref(input), meaning, List.of(when));
+  }
+
+  private static Project exchanged() {
+    return with(
+            Fixtures.withSetting(sound(), "P17", "run-reverse"),
+            Fixtures.wire("x1", "plc:DO1", "drive:DI2"))
+        .withIntents(
+            List.of(
+                meant("drive:DI1", "run-forward", new Condition("plc", "DO1")),
+                meant("drive:DI2", "run-reverse", new Condition("plc", "DO0"))));
+  }
+
   private static Project twoAxesOnOneDrive() {
     Axis first = axis();
     Axis second =
@@ -152,7 +238,7 @@ class RulesTest {
   }
 
   @ParameterizedTest
-  @MethodSource("broken")
+  @MethodSource({"broken", "brokenWiring"})
   void theRuleSpeaksWhenItIsBroken(Rule rule, Project project) {
     List<Finding> found = findings(project).stream().filter(f -> f.rule() == rule).toList();
     assertThat(found).isNotEmpty();
@@ -175,7 +261,7 @@ class RulesTest {
   @Test
   void everyRuleIsBrokenByOneCase() {
     Set<Rule> covered = EnumSet.noneOf(Rule.class);
-    broken().forEach(a -> covered.add((Rule) a.get()[0]));
+    Stream.concat(broken(), brokenWiring()).forEach(a -> covered.add((Rule) a.get()[0]));
     assertThat(covered).containsExactlyInAnyOrder(Rule.values());
   }
 

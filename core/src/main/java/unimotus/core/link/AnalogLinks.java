@@ -1,0 +1,151 @@
+package unimotus.core.link;
+
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.Reference;
+import unimotus.core.machine.Shield;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.WireMake;
+import unimotus.core.sheet.Selector;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.PlacedDevice;
+
+/** Analog links, each a shielded pair earthed at the panel end. */
+final class AnalogLinks {
+  private AnalogLinks() {}
+
+  static void reference(Draft draft) {
+    Reference reference = draft.axis().axis().reference();
+    TerminalRef output =
+        chosen(draft, draft.controller(), reference.output(), TerminalRole.ANALOG_OUTPUT);
+    TerminalRef input = chosen(draft, draft.drive(), reference.input(), TerminalRole.ANALOG_INPUT);
+    put(
+        draft,
+        draft
+            .axis()
+            .axis()
+            .withReference(reference.withTerminals(output.terminal(), input.terminal())));
+    pair(draft, draft.controller(), output, draft.drive(), input, "speed reference");
+    draft.set(SettingRole.REFERENCE_SOURCE, null, input.terminal());
+  }
+
+  static void actual(Draft draft) {
+    Answer answer = draft.axis().axis().answer();
+    TerminalRef output = chosen(draft, draft.drive(), answer.output(), TerminalRole.ANALOG_OUTPUT);
+    TerminalRef input =
+        chosen(draft, draft.controller(), answer.input(), TerminalRole.ANALOG_INPUT);
+    boolean isNew = answer.input() == null;
+    put(
+        draft,
+        draft.axis().axis().withAnswer(answer.withTerminals(output.terminal(), input.terminal())));
+    if (isNew) {
+      matchRange(draft, output, input);
+    }
+    pair(draft, draft.drive(), output, draft.controller(), input, "actual speed");
+  }
+
+  static void load(Draft draft) {
+    PlacedDevice drive = draft.drive();
+    PlacedDevice controller = draft.controller();
+    TerminalRef output =
+        draft
+            .free(drive, TerminalRole.ANALOG_OUTPUT)
+            .orElseThrow(() -> Draft.lacking(drive, "analog output"));
+    TerminalRef input =
+        draft
+            .free(controller, TerminalRole.ANALOG_INPUT)
+            .orElseThrow(() -> Draft.lacking(controller, "analog input"));
+    matchRange(draft, output, input);
+    pair(draft, drive, output, controller, input, "load signal");
+  }
+
+  static void potentiometer(Draft draft) {
+    TerminalRef wiper = localPotentiometer(draft);
+    draft.set(SettingRole.REFERENCE_SOURCE, null, wiper.terminal());
+  }
+
+  /** Hangs a potentiometer on the drive's 10 V and a free analog input, which is returned. */
+  static TerminalRef localPotentiometer(Draft draft) {
+    PlacedDevice drive = draft.drive();
+    TerminalRef supply = draft.need(drive, TerminalRole.REFERENCE_10V);
+    TerminalRef input =
+        draft
+            .free(drive, TerminalRole.ANALOG_INPUT)
+            .orElseThrow(() -> Draft.lacking(drive, "analog input for the potentiometer"));
+    PlacedDevice track = draft.part("potentiometer-5k", "potentiometer");
+    WireMake make = shielded(draft, "local reference");
+    draft.wire(supply, track.ref("1"), make);
+    draft.wire(track.ref("2"), input, make);
+    drive
+        .commonOf(Draft.terminal(drive, input))
+        .ifPresent(common -> draft.wire(track.ref("3"), common, make));
+    drive
+        .sheet()
+        .selector(SelectorRole.INPUT_KIND, input.terminal())
+        .filter(
+            s -> !drive.selector(SelectorRole.INPUT_KIND, input.terminal(), "").equals("voltage"))
+        .map(Selector::id)
+        .ifPresent(id -> draft.select(draft.axis().drive(), id, "voltage"));
+    draft.set(SettingRole.ANALOG_RANGE, input.terminal(), "0-10 V");
+    return input;
+  }
+
+  private static TerminalRef chosen(
+      Draft draft, PlacedDevice device, @Nullable String terminal, TerminalRole role) {
+    return terminal != null
+        ? device.ref(terminal)
+        : draft.free(device, role).orElseThrow(() -> Draft.lacking(device, role.label()));
+  }
+
+  private static void put(Draft draft, Axis axis) {
+    draft.replace(draft.project().with(axis));
+  }
+
+  private static void pair(
+      Draft draft,
+      PlacedDevice fromDevice,
+      TerminalRef from,
+      PlacedDevice toDevice,
+      TerminalRef to,
+      String signal) {
+    WireMake make = shielded(draft, signal);
+    draft.wire(from, to, make.withCable(make.cable(), "1"));
+    Optional<String> fromCommon = common(fromDevice, from);
+    Optional<String> toCommon = common(toDevice, to);
+    if (fromCommon.isPresent() && toCommon.isPresent()) {
+      draft.wire(
+          fromDevice.ref(fromCommon.get()),
+          toDevice.ref(toCommon.get()),
+          make.withCable(make.cable(), "2").withSignal(signal + " return"));
+    }
+  }
+
+  private static Optional<String> common(PlacedDevice device, TerminalRef ref) {
+    return Optional.ofNullable(Draft.terminal(device, ref).common());
+  }
+
+  private static WireMake shielded(Draft draft, String signal) {
+    String cable = "%s %s".formatted(draft.axis().axis().name(), signal);
+    return WireMake.PLAIN.withShield(Shield.PANEL_END).withCable(cable, "").withSignal(signal);
+  }
+
+  /** Sets the controller's input to the range the drive sends. */
+  private static void matchRange(Draft draft, TerminalRef output, TerminalRef input) {
+    String range = draft.drive().choice(SettingRole.ANSWER_RANGE, output.terminal(), "0-10 V");
+    PlacedDevice controller = draft.controller();
+    controller
+        .sheet()
+        .selector(SelectorRole.CHANNEL_RANGE, input.terminal())
+        .filter(s -> s.options().contains(range))
+        .filter(
+            s ->
+                !controller
+                    .selector(SelectorRole.CHANNEL_RANGE, input.terminal(), "")
+                    .equals(range))
+        .ifPresent(s -> draft.select(draft.axis().controller(), s.id(), range));
+  }
+}

@@ -1,0 +1,42 @@
+package unimotus.core.link;
+
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.SettingRole;
+
+/** Commands from the controller's outputs. */
+final class CommandLinks {
+  private CommandLinks() {}
+
+  /** Forward, and reverse where the drive has an input set to it. */
+  static void twoWire(Draft draft) {
+    Feeds feeds = new Feeds(draft);
+    feeds.fromController(draft.input("run-forward"), "run-forward");
+    draft
+        .inputSetTo("run-reverse")
+        .ifPresent(reverse -> feeds.fromController(reverse, "run-reverse"));
+    draft.set(SettingRole.CONTROL_WIRING, null, "two-wire");
+    draft.set(SettingRole.COMMAND_SOURCE, null, "terminals");
+  }
+
+  static void enable(Draft draft) {
+    TerminalRef input = draft.input("enable");
+    if (draft.isFree(input)) {
+      draft.wire(new Feeds(draft).overContact(), input, "control release");
+      draft.mean(input, "enable");
+    }
+  }
+
+  static void directionAndReset(Draft draft) {
+    Feeds feeds = new Feeds(draft);
+    draft.release("run-reverse");
+    feeds.fromController(draft.input("direction"), "direction");
+    feeds.fromController(draft.input("reset"), "reset");
+  }
+
+  static void presets(Draft draft, int inputs) {
+    Feeds feeds = new Feeds(draft);
+    for (int n = 1; n <= inputs; n++) {
+      feeds.fromController(draft.input("preset-" + n), "preset-" + n);
+    }
+  }
+}

@@ -1,0 +1,214 @@
+package unimotus.core.link;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Condition;
+import unimotus.core.machine.Device;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.Ids;
+import unimotus.core.machine.Intent;
+import unimotus.core.machine.Nets;
+import unimotus.core.machine.Part;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.machine.WireMake;
+import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingValue;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.PlacedDevice;
+
+/** A project in the middle of being wired for one axis. Not thread-safe. */
+final class Draft {
+  private final SheetCatalogue sheets;
+  private final String axisId;
+  private final List<String> done = new ArrayList<>();
+  private Project project;
+
+  Draft(Project project, SheetCatalogue sheets, String axisId) {
+    this.project = project;
+    this.sheets = sheets;
+    this.axisId = axisId;
+  }
+
+  Project project() {
+    return project;
+  }
+
+  List<String> done() {
+    return done;
+  }
+
+  void replace(Project next) {
+    project = next;
+  }
+
+  /** The axis as it stands now. */
+  AxisAssembly axis() {
+    return project
+        .axis(axisId)
+        .flatMap(a -> AxisAssembly.of(project, sheets, a))
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "axis '%s' has no controller, drive and motor yet".formatted(axisId)));
+  }
+
+  PlacedDevice drive() {
+    return new PlacedDevice(axis().drive(), axis().driveSheet());
+  }
+
+  PlacedDevice controller() {
+    return new PlacedDevice(axis().controller(), axis().controllerSheet());
+  }
+
+  /** The one terminal of a role that a link cannot do without. */
+  TerminalRef need(PlacedDevice device, TerminalRole role) {
+    return device
+        .sheet()
+        .first(role)
+        .map(t -> device.ref(t.id()))
+        .orElseThrow(() -> lacking(device, role.label()));
+  }
+
+  static IllegalArgumentException lacking(PlacedDevice device, String what) {
+    return new IllegalArgumentException(
+        "%s (%s) has no free %s".formatted(device.device().name(), device.sheet().name(), what));
+  }
+
+  boolean isFree(TerminalRef terminal) {
+    return project.wires().stream().noneMatch(w -> w.touches(terminal));
+  }
+
+  /** The first unwired terminal of a role. */
+  Optional<TerminalRef> free(PlacedDevice device, TerminalRole role) {
+    return device.sheet().terminals().stream()
+        .filter(t -> t.role() == role)
+        .map(t -> device.ref(t.id()))
+        .filter(this::isFree)
+        .findFirst();
+  }
+
+  /** The drive's input that is set to a function now; empty where none is. */
+  Optional<TerminalRef> inputSetTo(String function) {
+    return settings().inputFor(function).map(t -> drive().ref(t));
+  }
+
+  private EffectiveSettings settings() {
+    return new EffectiveSettings(axis().drive(), axis().driveSheet());
+  }
+
+  /** The drive's input for a function: the one set to it, else a free one, which is then set. */
+  TerminalRef input(String function) {
+    Optional<TerminalRef> set = inputSetTo(function);
+    if (set.isPresent()) {
+      return set.get();
+    }
+    List<String> candidates =
+        axis().driveSheet().settings().stream()
+            .filter(s -> s.role() == SettingRole.INPUT_FUNCTION && s.terminal() != null)
+            .filter(s -> s.takes(new SettingValue.Choice(function)))
+            .map(SettingDefinition::terminal)
+            .filter(t -> isFree(drive().ref(t)))
+            .sorted((a, b) -> Boolean.compare(isSpokenFor(a), isSpokenFor(b)))
+            .toList();
+    if (candidates.isEmpty()) {
+      throw lacking(drive(), "binary input for '%s'".formatted(function.replace('-', ' ')));
+    }
+    set(SettingRole.INPUT_FUNCTION, candidates.get(0), function);
+    return drive().ref(candidates.get(0));
+  }
+
+  private boolean isSpokenFor(String terminal) {
+    return settings().functionOf(terminal).filter(f -> !f.equals("none")).isPresent();
+  }
+
+  /** Takes a function off whatever input has it. */
+  void release(String function) {
+    inputSetTo(function).ifPresent(t -> set(SettingRole.INPUT_FUNCTION, t.terminal(), "none"));
+  }
+
+  /** Sets a choice of the drive where it has such a setting and it stands otherwise. */
+  void set(SettingRole role, @Nullable String terminal, String value) {
+    Optional<SettingDefinition> definition =
+        terminal == null
+            ? axis().driveSheet().setting(role)
+            : axis().driveSheet().setting(role, terminal);
+    SettingValue choice = new SettingValue.Choice(value);
+    definition
+        .filter(d -> d.takes(choice) && !settings().value(d).equals(choice))
+        .ifPresent(
+            d -> {
+              Drive drive = axis().drive();
+              project =
+                  project.with(
+                      d.initial().equals(choice)
+                          ? drive.withDefault(d.code())
+                          : drive.withSetting(d.code(), choice));
+              done.add("set %s %s to %s".formatted(d.code(), d.name(), value));
+            });
+  }
+
+  /** Puts a selector of a device into a position. */
+  void select(Device device, String selector, String position) {
+    project = project.with(device.withSelector(selector, position));
+    done.add("put %s of %s to %s".formatted(selector, device.name(), position));
+  }
+
+  /** Adds a panel part of a class. */
+  PlacedDevice part(String sheetId, String role) {
+    PartSheet sheet =
+        sheets
+            .find(PartSheet.class, sheetId)
+            .orElseThrow(
+                () -> new IllegalArgumentException("there is no part sheet '" + sheetId + "'"));
+    String name = axis().axis().name() + " " + role;
+    List<String> taken = project.devices().stream().map(Device::id).toList();
+    Part part = new Part(Ids.from(name, taken), name, sheetId, Map.of());
+    project = project.with(part);
+    done.add("added " + name);
+    return new PlacedDevice(part, sheet);
+  }
+
+  /** Joins two terminals unless they are one conductor already. */
+  void wire(TerminalRef from, TerminalRef to, String signal) {
+    wire(from, to, WireMake.PLAIN.withSignal(signal));
+  }
+
+  /** Joins two terminals by a wire of a make, unless they are one conductor already. */
+  void wire(TerminalRef from, TerminalRef to, WireMake make) {
+    if (new Nets(project.wires()).joined(from, to)) {
+      return;
+    }
+    Set<String> taken = new HashSet<>(project.wires().stream().map(Wire::id).toList());
+    Wire wire = new Wire(Ids.from("w" + (project.wires().size() + 1), taken), from, to, make);
+    project = project.with(wire);
+    done.add("joined %s and %s".formatted(from, to));
+  }
+
+  /** Notes when an input is meant to read on. */
+  void mean(TerminalRef input, String meaning, Condition... when) {
+    Intent intent = new Intent(axisId, input, meaning, List.of(when));
+    if (!project.intents().contains(intent)) {
+      List<Intent> next = new ArrayList<>(project.intents());
+      next.add(intent);
+      project = project.withIntents(next);
+    }
+  }
+
+  /** The terminal behind a reference of one of the axis' devices. */
+  static Terminal terminal(PlacedDevice device, TerminalRef ref) {
+    return device.sheet().terminal(ref.terminal()).orElseThrow();
+  }
+}
