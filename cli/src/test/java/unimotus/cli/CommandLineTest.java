@@ -79,7 +79,7 @@ class CommandLineTest {
   void aNewerFileIsReadWithAWord() throws IOException {
     String newer =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 1", "\"version\": 5");
+            .replace("\"version\": 2", "\"version\": 5");
     assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
     assertThat(err.toString()).contains("newer version");
   }

@@ -20,6 +20,7 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.WireMake;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
 import unimotus.formats.project.ProjectFile;
@@ -214,15 +215,31 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 1", "\"version\": " + version)).getMessage())
+    assertThat(fault(SAMPLE.replace("\"version\": 2", "\"version\": " + version)).getMessage())
         .contains("version");
+  }
+
+  @Test
+  void aFileOfTheFirstVersionOpensWithPlainWiresAndWithoutParts() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-1.unimotus.json")
+            .readAllBytes();
+    ProjectFile.Loaded loaded = ProjectFile.read("version-1", bytes);
+    assertThat(loaded.readOnly()).isFalse();
+    assertThat(loaded.project().parts()).isEmpty();
+    assertThat(loaded.project().wires()).hasSize(19);
+    assertThat(loaded.project().wires())
+        .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
+    assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
+        .contains("\"version\": 2");
   }
 
   @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 1", "\"version\": 7")
+            .replace("\"version\": 2", "\"version\": 7")
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -232,8 +249,8 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 1", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 1");
+        SAMPLE.replace("\"version\": 2", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 2");
   }
 
   @Test

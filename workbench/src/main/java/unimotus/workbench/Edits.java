@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.discrete.StandardWiring;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
@@ -18,8 +17,6 @@ import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
-import unimotus.core.machine.TerminalRef;
-import unimotus.core.machine.Wire;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.settings.DerivedSettings;
 import unimotus.core.sheet.ControllerSheet;
@@ -170,34 +167,6 @@ public final class Edits {
           }
           return p.with(drive);
         });
-  }
-
-  /** Adds the usual wires of an axis that are not there yet. */
-  public static Edit wireByIntent(SheetCatalogue sheets, String axisId) {
-    return new Edit(
-        "wire run, reference and answer",
-        p -> {
-          List<Wire> wires = new ArrayList<>(p.wires());
-          wires.addAll(StandardWiring.propose(assembly(p, sheets, axisId), p.wires()));
-          return p.withWires(wires);
-        });
-  }
-
-  /** Adds a wire. */
-  public static Edit connect(TerminalRef from, TerminalRef to) {
-    return new Edit(
-        "connect %s and %s".formatted(from, to),
-        p -> {
-          List<String> taken = p.wires().stream().map(Wire::id).toList();
-          return p.with(new Wire(Ids.from("w" + (p.wires().size() + 1), taken), from, to));
-        });
-  }
-
-  /** Removes a wire. */
-  public static Edit disconnect(Wire wire) {
-    return new Edit(
-        "remove wire " + wire.id(),
-        p -> p.withWires(p.wires().stream().filter(w -> !w.id().equals(wire.id())).toList()));
   }
 
   /** Adds a reading. */

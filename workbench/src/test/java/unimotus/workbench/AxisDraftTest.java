@@ -54,7 +54,7 @@ class AxisDraftTest {
   void aDraftedAndWiredAxisHasNothingToMend(String drive, String motor, String range) {
     AxisReview drafted = add(draft("Belt", drive, motor, SignalRange.ofLabel(range).orElseThrow()));
     assertThat(drafted.count(Severity.ERROR)).as("unwired").isPositive();
-    session.apply(Edits.wireByIntent(session.sheets(), drafted.axis().id()));
+    session.apply(WiringEdits.wireFirstAxis(session.sheets(), drafted.axis().id()));
     AxisReview wired = session.review().axis("belt").orElseThrow();
     assertThat(wired.findings())
         .filteredOn(f -> f.severity() == Severity.ERROR)
@@ -72,8 +72,8 @@ class AxisDraftTest {
     assertThat(session.project().controllers()).hasSize(1);
     assertThat(second.axis().id()).isEqualTo("belt-2");
     assertThat(second.axis().reference().output()).isEqualTo("AO1");
-    session.apply(Edits.wireByIntent(session.sheets(), "belt"));
-    session.apply(Edits.wireByIntent(session.sheets(), "belt-2"));
+    session.apply(WiringEdits.wireFirstAxis(session.sheets(), "belt"));
+    session.apply(WiringEdits.wireFirstAxis(session.sheets(), "belt-2"));
     assertThat(session.review().findings())
         .filteredOn(f -> f.severity() == Severity.ERROR)
         .isEmpty();
@@ -110,7 +110,7 @@ class AxisDraftTest {
 
   private void wiredBelt() {
     add(draft("Belt", "terminal-drive-4kw", "motor-4kw-4pole", SignalRange.MA_4_20));
-    session.apply(Edits.wireByIntent(session.sheets(), "belt"));
+    session.apply(WiringEdits.wireFirstAxis(session.sheets(), "belt"));
   }
 
   @Test

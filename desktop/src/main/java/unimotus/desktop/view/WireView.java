@@ -26,7 +26,7 @@ import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
-import unimotus.workbench.Edits;
+import unimotus.workbench.WiringEdits;
 import unimotus.workbench.WorkStep;
 
 /**
@@ -93,7 +93,8 @@ final class WireView implements View {
   }
 
   private void wireByIntent() {
-    desk.axis().ifPresent(a -> desk.apply(Edits.wireByIntent(desk.session().sheets(), a.id())));
+    desk.axis()
+        .ifPresent(a -> desk.apply(WiringEdits.wireFirstAxis(desk.session().sheets(), a.id())));
   }
 
   private void togglePoints() {
@@ -105,7 +106,7 @@ final class WireView implements View {
     desk.session().project().wires().stream()
         .filter(w -> w.id().equals(chosenWire))
         .findFirst()
-        .ifPresent(w -> desk.apply(Edits.disconnect(w)));
+        .ifPresent(w -> desk.apply(WiringEdits.disconnect(w)));
   }
 
   @Override
@@ -243,7 +244,7 @@ final class WireView implements View {
     if (from.equals(ref)) {
       refresh();
     } else {
-      desk.apply(Edits.connect(from, ref));
+      desk.apply(WiringEdits.connect(from, ref));
     }
   }
 
