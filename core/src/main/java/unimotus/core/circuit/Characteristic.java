@@ -101,11 +101,14 @@ public final class Characteristic implements Law {
         new double[] {-amperes, 0});
   }
 
-  /** A diode: nothing below its forward voltage, then a resistance. */
+  /**
+   * A diode: nothing but the leak below its forward voltage, then a resistance. Without voltage it
+   * carries no current, so that an open input reads 0 V.
+   */
   public static Characteristic diode(double forwardVolts, double ohms) {
     return Characteristic.of(
         new double[] {forwardVolts},
-        new double[] {0},
+        new double[] {forwardVolts * LEAST_SIEMENS},
         LEAST_SIEMENS,
         1 / positive("resistance", ohms));
   }
@@ -113,7 +116,9 @@ public final class Characteristic implements Law {
   /** A diode with a resistance and an electronic limit of the current. */
   public static Characteristic limitedDiode(double forwardVolts, double ohms, double limitAmperes) {
     double bend = forwardVolts + positive("limit", limitAmperes) * positive("resistance", ohms);
-    return level(new double[] {forwardVolts, bend}, new double[] {0, limitAmperes});
+    return level(
+        new double[] {forwardVolts, bend},
+        new double[] {forwardVolts * LEAST_SIEMENS, limitAmperes});
   }
 
   /** Two {@linkplain #limitedDiode limited diodes} back to back: takes either polarity. */

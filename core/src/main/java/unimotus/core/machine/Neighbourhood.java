@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.Set;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 
 /**
@@ -58,18 +59,26 @@ record Neighbourhood(List<PlacedPart> parts, List<Wire> wires) {
       Optional<PartSheet> sheet = part.flatMap(p -> sheets.find(PartSheet.class, p.sheet()));
       if (sheet.isPresent()) {
         reachPart(end, new PlacedPart(part.get(), sheet.get()));
-      } else if (project.controller(end.device()).filter(c -> isPoint(c, end)).isPresent()) {
-        addOn(end);
+      } else {
+        project
+            .controller(end.device())
+            .flatMap(c -> sheets.find(c.sheet()))
+            .flatMap(s -> s.terminal(end.terminal()))
+            .ifPresent(t -> reachPoint(end, t));
       }
     }
 
-    /** A supply or a common is everybody's; following it would take in the whole line. */
-    private boolean isPoint(Controller controller, TerminalRef end) {
-      return sheets
-          .find(controller.sheet())
-          .flatMap(s -> s.terminal(end.terminal()))
-          .filter(t -> t.role() != TerminalRole.SUPPLY_24V && t.role() != TerminalRole.COMMON_0V)
-          .isPresent();
+    /**
+     * A supply or a common is everybody's: following it would take in the whole line. A contact
+     * brings its fed side with it.
+     */
+    private void reachPoint(TerminalRef end, Terminal terminal) {
+      if (terminal.role() != TerminalRole.SUPPLY_24V && terminal.role() != TerminalRole.COMMON_0V) {
+        addOn(end);
+      }
+      if (terminal.role() == TerminalRole.RELAY_CONTACT && terminal.common() != null) {
+        addOn(new TerminalRef(end.device(), terminal.common()));
+      }
     }
 
     private void reachPart(TerminalRef end, PlacedPart placed) {

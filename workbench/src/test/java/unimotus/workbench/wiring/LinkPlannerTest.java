@@ -1,0 +1,187 @@
+package unimotus.workbench.wiring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.link.LinkKind;
+import unimotus.core.link.LinkPlan;
+import unimotus.core.link.LinkPlanner;
+import unimotus.core.link.LinkRequest;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Wire;
+import unimotus.core.review.LineReview;
+import unimotus.core.wiring.TruthTable;
+import unimotus.workbench.WorkStep;
+
+/**
+ * Every kind of link on every pair of shipped devices that can carry it: what it wires must do what
+ * it was meant for in every commanded state. How links are wired is common practice.
+ */
+class LinkPlannerTest {
+  private static final List<String> CONTROLLERS =
+      List.of("controller-modular", "controller-compact-sinking", "controller-compact-relay");
+  private static final List<String> DRIVES =
+      List.of("terminal-drive-4kw", "compact-drive-2kw", "pump-drive-5k5", "safety-drive-7k5");
+
+  static Stream<Arguments> everyLink() {
+    return CONTROLLERS.stream()
+        .flatMap(
+            c ->
+                DRIVES.stream()
+                    .flatMap(d -> Stream.of(LinkKind.values()).map(k -> Arguments.of(c, d, k))));
+  }
+
+  @ParameterizedTest
+  @MethodSource("everyLink")
+  void aLinkDoesWhatItWasMeantFor(String controller, String drive, LinkKind kind) {
+    Project wired = Lines.with(Lines.bare(controller, drive), kind);
+    assertThat(wired.wires()).isNotEmpty();
+    TruthTable table = TruthTable.of(Lines.axis(wired));
+    for (TruthTable.Row row : table.rows()) {
+      assertThat(row.solution().contradiction()).as(row.label()).isEmpty();
+      assertThat(row.deviates()).as("%s: %s", row.label(), row.cells()).isFalse();
+    }
+  }
+
+  @ParameterizedTest
+  @MethodSource("everyLink")
+  void aLinkUsesNoPointTwiceAndKnowsWhatItDid(String controller, String drive, LinkKind kind) {
+    LinkPlan plan =
+        LinkPlanner.plan(
+            Lines.bare(controller, drive), Lines.SHEETS, LinkRequest.of(Lines.AXIS, kind));
+    assertThat(plan.done()).isNotEmpty();
+    Set<Rule> rules =
+        LineReview.of(plan.project(), Lines.SHEETS).findings().stream()
+            .filter(f -> f.severity() == Severity.ERROR)
+            .filter(f -> WorkStep.of(f.rule()) == WorkStep.WIRE)
+            .map(Finding::rule)
+            .collect(Collectors.toSet());
+    rules.removeAll(
+        Set.of(Rule.RUN_UNWIRED, Rule.REFERENCE_UNWIRED, Rule.NO_PERMISSION, Rule.INPUT_SELECTOR));
+    assertThat(rules).isEmpty();
+  }
+
+  @Test
+  void twoWireTakesSourcingOutputsForInputsThatWantPlus() {
+    Project wired =
+        Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.TWO_WIRE);
+    assertThat(wired.wires())
+        .extracting(w -> w.from() + " " + w.to())
+        .containsExactly("plc:DO0 drive:DI1", "plc:M drive:DCM", "plc:DO1 drive:DI2");
+  }
+
+  @Test
+  void inputsLeftAtSinkTakeSinkingOutputs() {
+    Project wired =
+        Lines.with(Lines.bare("controller-modular", "compact-drive-2kw"), LinkKind.TWO_WIRE);
+    assertThat(wired.wires().get(0).from()).isEqualTo(Lines.ref("plc:DS0"));
+  }
+
+  @Test
+  void aControllerThatOnlySinksTurnsTheSelectorOfAnUnwiredDrive() {
+    Project wired =
+        Lines.with(
+            Lines.bare("controller-compact-sinking", "terminal-drive-4kw"), LinkKind.TWO_WIRE);
+    assertThat(wired.drives().get(0).selectors()).containsEntry("inputs", "sink");
+  }
+
+  @Test
+  void relayOutputsPassOnTheDrivesOwnSupply() {
+    Project wired =
+        Lines.with(Lines.bare("controller-compact-relay", "terminal-drive-4kw"), LinkKind.TWO_WIRE);
+    assertThat(wired.wires())
+        .extracting(w -> w.from() + " " + w.to())
+        .contains("drive:P24 plc:Q0.C", "plc:Q0 drive:DI1");
+  }
+
+  @Test
+  void presetsAreChosenInBinary() {
+    Project wired =
+        LinkPlanner.plan(
+                Lines.with(Lines.bare("controller-modular", "safety-drive-7k5"), LinkKind.TWO_WIRE),
+                Lines.SHEETS,
+                new LinkRequest(Lines.AXIS, LinkKind.PRESETS, 3, true))
+            .project();
+    TruthTable table = TruthTable.of(Lines.axis(wired));
+    long combinations =
+        table.rows().stream()
+            .filter(r -> r.state().isOn(Lines.ref("plc:DO0")))
+            .map(r -> r.state().on())
+            .distinct()
+            .count();
+    assertThat(combinations).as("2³ presets with run on").isEqualTo(8);
+  }
+
+  @Test
+  void withTheEmergencyStopPressedNeitherDirectionCanBeCommanded() {
+    Project wired =
+        Lines.with(
+            Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.INTERLOCK_CHAIN);
+    TruthTable table = TruthTable.of(Lines.axis(wired));
+    List<TruthTable.Row> pressed =
+        table.rows().stream()
+            .filter(r -> r.state().positions().containsValue("pressed"))
+            .filter(r -> r.state().on().size() >= 2)
+            .toList();
+    assertThat(pressed).isNotEmpty();
+    assertThat(pressed)
+        .allSatisfy(
+            r -> {
+              assertThat(r.cells().get(Lines.ref("drive:DI1")).level().label()).isEqualTo("off");
+              assertThat(r.cells().get(Lines.ref("drive:DI2")).level().label()).isEqualTo("off");
+            });
+  }
+
+  @Test
+  void analogLinksAreShieldedPairsEarthedAtThePanel() {
+    Project wired =
+        Lines.with(
+            Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.ANALOG_REFERENCE);
+    assertThat(wired.wires()).hasSize(2);
+    assertThat(wired.wires())
+        .extracting(w -> w.make().shield().label())
+        .containsOnly("earthed at the panel end");
+    assertThat(wired.wires()).extracting(w -> w.make().core()).containsExactly("1", "2");
+  }
+
+  @Test
+  void whatIsWiredIsNotWiredAgain() {
+    Project wired =
+        LinkPlanner.planFirstAxis(
+                Lines.bare("controller-modular", "terminal-drive-4kw"), Lines.SHEETS, Lines.AXIS)
+            .project();
+    LinkPlan again = LinkPlanner.planFirstAxis(wired, Lines.SHEETS, Lines.AXIS);
+    assertThat(again.project().wires()).isEqualTo(wired.wires());
+    assertThat(again.done()).isEmpty();
+  }
+
+  @Test
+  void aPointInUseElsewhereIsLeftAlone() {
+    Project bare =
+        Lines.bare("controller-modular", "terminal-drive-4kw")
+            .with(new Wire("other", Lines.ref("plc:DO0"), Lines.ref("else:1")));
+    Project wired = Lines.with(bare, LinkKind.TWO_WIRE);
+    assertThat(wired.wires().get(1).from()).isEqualTo(Lines.ref("plc:DO1"));
+  }
+
+  @Test
+  void aLinkTheDevicesCannotCarrySaysWhatIsMissing() {
+    Project bare = Lines.bare("controller-modular", "compact-drive-2kw");
+    Project used = Lines.with(bare, LinkKind.ANALOG_ACTUAL);
+    assertThatThrownBy(() -> Lines.with(used, LinkKind.LOAD_SIGNAL))
+        .hasMessage("Drive (Compact drive 2.2 kW) has no free analog output");
+    assertThatThrownBy(() -> new LinkRequest(Lines.AXIS, LinkKind.PRESETS, 5, true))
+        .hasMessageContaining("1 to 4 inputs, not 5");
+  }
+}
