@@ -27,6 +27,7 @@ module unimotus.core {
   exports unimotus.core.proof;
   exports unimotus.core.quantity;
   exports unimotus.core.review;
+  exports unimotus.core.schedule;
   exports unimotus.core.settings;
   exports unimotus.core.sheet;
   exports unimotus.core.wiring;

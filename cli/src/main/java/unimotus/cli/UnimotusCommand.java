@@ -27,6 +27,8 @@ import picocli.CommandLine.Spec;
       PredictCommand.class,
       DiagnoseCommand.class,
       BenchCommand.class,
+      WiringCommand.class,
+      ExportCommand.class,
       SchemaCommand.class,
       CommandLine.HelpCommand.class
     })

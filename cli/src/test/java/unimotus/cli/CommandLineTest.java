@@ -17,7 +17,9 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.core.machine.Project;
 import unimotus.formats.json.Schema;
+import unimotus.formats.project.ProjectFile;
 import unimotus.workbench.Demo;
 
 class CommandLineTest {
@@ -117,6 +119,42 @@ class CommandLineTest {
     assertThat(err.toString()).contains("'nobody'").contains("rinse-drum");
     assertThat(run("path", "demo", "--axis", "slicer-x", "--at", "number=1")).isEqualTo(2);
     assertThat(err.toString()).contains("no signal path yet").contains("a drive");
+  }
+
+  @Test
+  void wiringTellsWhatEveryInputSees() throws IOException {
+    assertThat(run("wiring", "demo", "--axis", "rinse-drum")).isZero();
+    assertThat(out.toString()).contains("at rest").contains("DO0 on").contains("as meant");
+    JsonNode rows = json("wiring", "demo", "--axis", "rinse-drum", "--json");
+    assertThat(rows.get(0).get("state").asText()).isEqualTo("at rest");
+    assertThat(rows.get(0).get("inputs").get(0).get("reads").asText()).isEqualTo("off");
+    Path sink = sinkingDrum();
+    assertThat(run("wiring", sink.toString(), "--axis", "rinse-drum")).isEqualTo(1);
+    assertThat(out.toString()).contains("NOT as meant");
+  }
+
+  private Path sinkingDrum() throws IOException {
+    Project demo = Demo.project();
+    Project wrong =
+        demo.with(demo.drive("drum-drive").orElseThrow().withSelector("inputs", "sink"));
+    Path file = folder.resolve("sink.unimotus.json");
+    Files.write(file, ProjectFile.write(wrong));
+    return file;
+  }
+
+  @Test
+  void exportWritesTheScheduleTheFilesNameAsksFor() throws IOException {
+    Path csv = folder.resolve("wires.csv");
+    assertThat(run("export", "demo", "--kind", "schedule", "--out", csv.toString())).isZero();
+    assertThat(Files.readAllLines(csv).get(0)).startsWith("Wire,From device");
+    Path book = folder.resolve("wires.xlsx");
+    assertThat(
+            json("export", "demo", "--kind", "schedule", "--out", book.toString(), "--json")
+                .get("wires")
+                .asInt())
+        .isEqualTo(Files.readAllLines(csv).size() - 1);
+    assertThat(run("export", "demo", "--kind", "poem", "--out", csv.toString())).isEqualTo(2);
+    assertThat(err.toString()).contains("--kind 'poem' is not one of schedule");
   }
 
   @Test

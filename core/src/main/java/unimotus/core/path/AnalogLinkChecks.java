@@ -17,8 +17,6 @@ import unimotus.core.machine.Shield;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.Figure;
-import unimotus.core.sheet.SelectorRole;
-import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.Installation;
@@ -78,11 +76,11 @@ public final class AnalogLinkChecks {
 
   private void arrival(
       String what, TerminalRef output, Terminal from, TerminalRef input, Terminal to) {
-    SignalRange range = range(output);
+    SignalRange range = placed(output).rangeOf(output.terminal());
     CommandState full = CommandState.REST.withSignal(output, range.high());
     LineSolution solution = new LineSolver(installation).solve(full);
     OptionalDouble received = solution.received(input);
-    if (received.isEmpty() || takesCurrent(input, to) != range.isCurrent()) {
+    if (received.isEmpty() || placed(input).takesCurrent(input.terminal()) != range.isCurrent()) {
       return;
     }
     double lost = range.high() - received.getAsDouble();
@@ -128,6 +126,10 @@ public final class AnalogLinkChecks {
             : "Take a larger conductor, or send a current instead of a voltage.");
   }
 
+  private PlacedDevice placed(TerminalRef ref) {
+    return installation.device(ref.device()).orElseThrow();
+  }
+
   private double wireOhms(TerminalRef input) {
     return axis.wires().stream()
         .filter(w -> nets.joined(w.from(), input) || isReturn(w, input))
@@ -141,22 +143,6 @@ public final class AnalogLinkChecks {
         .flatMap(d -> installation.terminal(input).flatMap(d::commonOf))
         .filter(common -> wire.touches(common))
         .isPresent();
-  }
-
-  private SignalRange range(TerminalRef output) {
-    PlacedDevice device = installation.device(output.device()).orElseThrow();
-    String answer = device.choice(SettingRole.ANSWER_RANGE, output.terminal(), "0-10 V");
-    String label = device.selector(SelectorRole.CHANNEL_RANGE, output.terminal(), answer);
-    return SignalRange.ofLabel(label).orElse(SignalRange.V_0_10);
-  }
-
-  private boolean takesCurrent(TerminalRef input, Terminal terminal) {
-    PlacedDevice device = installation.device(input.device()).orElseThrow();
-    String kind = device.selector(SelectorRole.INPUT_KIND, terminal.id(), "");
-    String range = device.selector(SelectorRole.CHANNEL_RANGE, terminal.id(), "0-10 V");
-    return kind.isEmpty()
-        ? SignalRange.ofLabel(range).filter(SignalRange::isCurrent).isPresent()
-        : kind.equals("current");
   }
 
   private void shield(String what, TerminalRef output) {

@@ -223,26 +223,16 @@ final class DeviceLaws {
   }
 
   private double inputOhms(Terminal terminal) {
-    return takesCurrent(terminal) ? terminal.figure(BURDEN_OHMS) : terminal.figure(INPUT_OHMS);
-  }
-
-  /** Whether an analog input stands on current: by its switch, or by a controller's range. */
-  boolean takesCurrent(Terminal terminal) {
-    String kind = device.selector(SelectorRole.INPUT_KIND, terminal.id(), "");
-    return kind.isEmpty() ? range(terminal).isCurrent() : kind.equals("current");
-  }
-
-  private SignalRange range(Terminal terminal) {
-    String answer = device.choice(SettingRole.ANSWER_RANGE, terminal.id(), "0-10 V");
-    String label = device.selector(SelectorRole.CHANNEL_RANGE, terminal.id(), answer);
-    return SignalRange.ofLabel(label).orElse(SignalRange.V_0_10);
+    return device.takesCurrent(terminal.id())
+        ? terminal.figure(BURDEN_OHMS)
+        : terminal.figure(INPUT_OHMS);
   }
 
   private Law analogOutput(Terminal terminal, TerminalRef ref) {
     if (!powered) {
       return Law.OPEN;
     }
-    SignalRange range = range(terminal);
+    SignalRange range = device.rangeOf(terminal.id());
     double value = state.signal(ref).orElse(range.signalAt(0));
     if (range.isCurrent()) {
       double compliance = terminal.figure(MOST_OHMS) * TOP_AMPERES + TOP_AMPERES * OUTPUT_OHMS;

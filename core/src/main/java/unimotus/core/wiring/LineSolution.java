@@ -136,8 +136,7 @@ public final class LineSolution {
     if (device.isEmpty() || terminal.isEmpty() || branch == null || point == null) {
       return OptionalDouble.empty();
     }
-    boolean current =
-        new DeviceLaws(device.get(), CommandState.REST, false, true).takesCurrent(terminal.get());
+    boolean current = device.get().takesCurrent(ref.terminal());
     var ends = circuit.branches().get(branch);
     return OptionalDouble.of(
         current ? point.amperes(branch) * 1000 : point.volts(ends.from()) - point.volts(ends.to()));

@@ -3,6 +3,7 @@ package unimotus.core.wiring;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.analog.SignalRange;
 import unimotus.core.machine.Device;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.EffectiveSettings;
@@ -46,6 +47,26 @@ public record PlacedDevice(Device device, DeviceSheet sheet) {
   private String position(Selector selector) {
     Map<String, String> set = device.selectors();
     return set.getOrDefault(selector.id(), selector.initial());
+  }
+
+  /** The signal range an analog terminal is set to. */
+  public SignalRange rangeOf(String terminal) {
+    String setting =
+        choice(
+            SettingRole.ANSWER_RANGE,
+            terminal,
+            choice(SettingRole.ANALOG_RANGE, terminal, SignalRange.V_0_10.label()));
+    String label = selector(SelectorRole.CHANNEL_RANGE, terminal, setting);
+    return SignalRange.ofLabel(label).orElse(SignalRange.V_0_10);
+  }
+
+  /**
+   * Whether an analog input stands on current: by its own switch where it has one, else by its
+   * range.
+   */
+  public boolean takesCurrent(String terminal) {
+    String kind = selector(SelectorRole.INPUT_KIND, terminal, "");
+    return kind.isEmpty() ? rangeOf(terminal).isCurrent() : kind.equals("current");
   }
 
   /** The choice a drive's setting stands at; {@code otherwise} where there is no such setting. */
