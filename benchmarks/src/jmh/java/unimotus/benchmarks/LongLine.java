@@ -52,7 +52,16 @@ final class LongLine {
       }
     }
     return new Project(
-        "Long line", controllers, drives, List.of(), motors, all, joined, List.of(), List.of());
+        "Long line",
+        controllers,
+        drives,
+        List.of(),
+        motors,
+        all,
+        joined,
+        List.of(),
+        List.of(),
+        List.of());
   }
 
   private static Wire copy(Wire wire, int axis, int number) {

@@ -237,6 +237,7 @@ public final class Fixtures {
         List.of(axis),
         wires,
         List.of(),
+        List.of(),
         List.of());
   }
 

@@ -12,6 +12,9 @@ public interface Dialogs {
   /** The file to save the project to; empty where the user changed their mind. */
   Optional<Path> saveProject(String suggestedName);
 
+  /** The file to read a list from; empty where the user changed their mind. */
+  Optional<Path> importFile();
+
   /** The file to export to; empty where the user changed their mind. */
   Optional<Path> export(String suggestedName);
 }

@@ -8,6 +8,7 @@ import java.util.Deque;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.scene.control.Button;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
@@ -35,6 +36,8 @@ final class Shots {
     waiting.add(new Shot("line", d -> d.openDemo()));
     waiting.add(view("identify", "rinse-drum", WorkStep.IDENTIFY));
     waiting.add(view("wire", "rinse-drum", WorkStep.WIRE));
+    waiting.add(pressed("wire-truth", "#mode-truth"));
+    waiting.add(pressed("wire-schedule", "#mode-schedule"));
     waiting.add(view("set-up", "rinse-drum", WorkStep.SET_UP));
     waiting.add(view("path", "rinse-drum", WorkStep.MAP));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
@@ -61,6 +64,17 @@ final class Shots {
 
   private static Shot view(String name, @Nullable String axis, WorkStep step) {
     return new Shot(name, d -> d.show(axis, step));
+  }
+
+  /** Presses a button of the view that is shown. */
+  private Shot pressed(String name, String button) {
+    return new Shot(
+        name,
+        d -> {
+          if (stage.getScene().lookup(button) instanceof Button pressed) {
+            pressed.fire();
+          }
+        });
   }
 
   void take() throws IOException {

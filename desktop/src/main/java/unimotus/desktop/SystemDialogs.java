@@ -28,6 +28,14 @@ final class SystemDialogs implements Dialogs {
   }
 
   @Override
+  public Optional<Path> importFile() {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle("Read a list");
+    chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv", "*.txt"));
+    return path(chooser.showOpenDialog(owner.get()));
+  }
+
+  @Override
   public Optional<Path> export(String suggestedName) {
     FileChooser chooser = new FileChooser();
     chooser.setTitle("Export");

@@ -41,6 +41,11 @@ abstract class WindowTest extends ApplicationTest {
     }
 
     @Override
+    public Optional<Path> importFile() {
+      return Optional.of(file);
+    }
+
+    @Override
     public Optional<Path> export(String suggestedName) {
       return Optional.of(file);
     }

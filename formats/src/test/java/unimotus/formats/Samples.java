@@ -13,6 +13,7 @@ import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Part;
+import unimotus.core.machine.Probe;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
@@ -108,6 +109,17 @@ final class Samples {
                 new TerminalRef("drive", "DI1"),
                 "run-forward",
                 List.of(new Condition("plc", "DO0"), new Condition("k1", "energised")))),
+        List.of(
+            new Probe(
+                "m1",
+                "a",
+                Probe.Quantity.VOLTS,
+                new TerminalRef("drive", "DI1"),
+                new TerminalRef("drive", "DCM"),
+                null,
+                List.of(new TerminalRef("plc", "DO0")),
+                Map.of("plc:AO0", 12.0),
+                Map.of("drive", "running"))),
         List.of(
             new Reading(
                 "a",

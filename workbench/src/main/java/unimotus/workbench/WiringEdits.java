@@ -9,6 +9,7 @@ import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Device;
 import unimotus.core.machine.Ids;
 import unimotus.core.machine.Part;
+import unimotus.core.machine.Probe;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
@@ -100,6 +101,28 @@ public final class WiringEdits {
   /** Exchanges all wires, as after reading a schedule. */
   public static Edit replaceWires(String name, List<Wire> wires) {
     return new Edit(name, p -> p.withWires(wires));
+  }
+
+  /** Adds a measurement to be made in Prove. */
+  public static Edit expect(Probe probe) {
+    return new Edit(
+        "expect a measurement",
+        p -> {
+          List<Probe> next = new ArrayList<>(p.probes());
+          List<String> taken = next.stream().map(Probe::id).toList();
+          next.add(
+              new Probe(
+                  Ids.from("m" + (next.size() + 1), taken),
+                  probe.axis(),
+                  probe.measures(),
+                  probe.red(),
+                  probe.black(),
+                  probe.wire(),
+                  probe.on(),
+                  probe.signals(),
+                  probe.positions()));
+          return p.withProbes(next);
+        });
   }
 
   /** Adds a panel part of a class. */

@@ -190,7 +190,8 @@ final class Mends {
                 a.motor(),
                 a.parts(),
                 a.wires(),
-                a.intents()));
+                a.intents(),
+                a.probes()));
   }
 
   private static ControllerSheet tight(ControllerSheet sheet) {
@@ -218,7 +219,8 @@ final class Mends {
                 a.motor(),
                 a.parts(),
                 a.wires(),
-                a.intents()));
+                a.intents(),
+                a.probes()));
   }
 
   private static DriveSheet strong(DriveSheet sheet) {

@@ -20,6 +20,7 @@ import unimotus.core.sheet.SheetCatalogue;
  * @param parts the panel parts its wires run over
  * @param wires the wires that touch the drive or those parts
  * @param intents when its binary inputs are meant to read on
+ * @param probes measurements to be made on its wires
  */
 public record AxisAssembly(
     Axis axis,
@@ -30,13 +31,15 @@ public record AxisAssembly(
     Motor motor,
     List<PlacedPart> parts,
     List<Wire> wires,
-    List<Intent> intents) {
+    List<Intent> intents,
+    List<Probe> probes) {
 
   /** Takes copies of the lists. */
   public AxisAssembly {
     parts = List.copyOf(parts);
     wires = List.copyOf(wires);
     intents = List.copyOf(intents);
+    probes = List.copyOf(probes);
   }
 
   /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
@@ -62,7 +65,7 @@ public record AxisAssembly(
     if (controllerSheet.isEmpty() || driveSheet.isEmpty()) {
       return Optional.empty();
     }
-    Neighbourhood around = Neighbourhood.of(drive.get().id(), project, sheets, wires);
+    Neighbourhood around = Neighbourhood.of(drive.get(), axis, project, sheets, wires);
     return Optional.of(
         new AxisAssembly(
             axis,
@@ -73,19 +76,29 @@ public record AxisAssembly(
             motor.get(),
             around.parts(),
             around.wires(),
-            project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList()));
+            project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList(),
+            project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList()));
   }
 
   /** This assembly with the drive in another state of its settings and switches. */
   public AxisAssembly with(Drive nextDrive) {
     return new AxisAssembly(
-        axis, controller, controllerSheet, nextDrive, driveSheet, motor, parts, wires, intents);
+        axis,
+        controller,
+        controllerSheet,
+        nextDrive,
+        driveSheet,
+        motor,
+        parts,
+        wires,
+        intents,
+        probes);
   }
 
   /** This assembly with these wires instead. */
   public AxisAssembly withWires(List<Wire> next) {
     return new AxisAssembly(
-        axis, controller, controllerSheet, drive, driveSheet, motor, parts, next, intents);
+        axis, controller, controllerSheet, drive, driveSheet, motor, parts, next, intents, probes);
   }
 
   /** What is not there yet, in words; empty where the axis is complete. */

@@ -23,8 +23,9 @@ import unimotus.core.sheet.TerminalRole;
  */
 record Neighbourhood(List<PlacedPart> parts, List<Wire> wires) {
 
-  static Neighbourhood of(String driveId, Project project, SheetCatalogue sheets, WireIndex index) {
-    return new Search(project, sheets, index).from(driveId);
+  static Neighbourhood of(
+      Drive drive, Axis axis, Project project, SheetCatalogue sheets, WireIndex index) {
+    return new Search(project, sheets, index).from(drive, axis);
   }
 
   private static final class Search {
@@ -42,8 +43,9 @@ record Neighbourhood(List<PlacedPart> parts, List<Wire> wires) {
       this.index = index;
     }
 
-    Neighbourhood from(String driveId) {
-      open.addAll(index.of(driveId));
+    Neighbourhood from(Drive drive, Axis axis) {
+      open.addAll(index.of(drive.id()));
+      project.intents().stream().filter(i -> i.axis().equals(axis.id())).forEach(this::open);
       while (!open.isEmpty()) {
         Wire wire = open.poll();
         if (wires.add(wire)) {
@@ -52,6 +54,14 @@ record Neighbourhood(List<PlacedPart> parts, List<Wire> wires) {
         }
       }
       return new Neighbourhood(new ArrayList<>(parts.values()), new ArrayList<>(wires));
+    }
+
+    /** What is meant for the axis belongs to it, even where no wire leads there from the drive. */
+    private void open(Intent intent) {
+      open.addAll(index.on(intent.input()));
+      intent.when().stream()
+          .filter(c -> project.part(c.device()).isPresent())
+          .forEach(c -> open.addAll(index.of(c.device())));
     }
 
     private void reach(TerminalRef end) {

@@ -19,6 +19,7 @@ import java.util.stream.Stream;
  * @param axes the axes in working order
  * @param wires the control wires
  * @param intents when the wired binary inputs are meant to read on
+ * @param probes measurements to be made on the wires
  * @param readings the evidence, in the order it was taken
  */
 public record Project(
@@ -30,6 +31,7 @@ public record Project(
     List<Axis> axes,
     List<Wire> wires,
     List<Intent> intents,
+    List<Probe> probes,
     List<Reading> readings) {
 
   /** Copies the lists and refuses ids that are used twice. */
@@ -41,6 +43,7 @@ public record Project(
     axes = List.copyOf(axes);
     wires = List.copyOf(wires);
     intents = List.copyOf(intents);
+    probes = List.copyOf(probes);
     readings = List.copyOf(readings);
     unique("device", devices(controllers, drives, parts).map(Device::id));
     unique("motor", motors.stream().map(Motor::id));
@@ -52,7 +55,7 @@ public record Project(
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of());
+        List.of(), List.of());
   }
 
   private static Stream<Device> devices(
@@ -107,7 +110,8 @@ public record Project(
 
   /** This project under another name. */
   public Project withName(String next) {
-    return new Project(next, controllers, drives, parts, motors, axes, wires, intents, readings);
+    return new Project(
+        next, controllers, drives, parts, motors, axes, wires, intents, probes, readings);
   }
 
   /** This project with {@code axis} in the place of the one with its id, or added at the end. */
@@ -121,6 +125,7 @@ public record Project(
         put(axes, Axis::id, axis),
         wires,
         intents,
+        probes,
         readings);
   }
 
@@ -131,7 +136,16 @@ public record Project(
     List<Drive> nextDrives = device instanceof Drive d ? put(drives, Drive::id, d) : drives;
     List<Part> nextParts = device instanceof Part p ? put(parts, Part::id, p) : parts;
     return new Project(
-        name, nextControllers, nextDrives, nextParts, motors, axes, wires, intents, readings);
+        name,
+        nextControllers,
+        nextDrives,
+        nextParts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        readings);
   }
 
   /** This project with {@code motor} put in by its id. */
@@ -145,6 +159,7 @@ public record Project(
         axes,
         wires,
         intents,
+        probes,
         readings);
   }
 
@@ -155,17 +170,26 @@ public record Project(
 
   /** This project with these wires instead. */
   public Project withWires(List<Wire> next) {
-    return new Project(name, controllers, drives, parts, motors, axes, next, intents, readings);
+    return new Project(
+        name, controllers, drives, parts, motors, axes, next, intents, probes, readings);
   }
 
   /** This project with these intents instead. */
   public Project withIntents(List<Intent> next) {
-    return new Project(name, controllers, drives, parts, motors, axes, wires, next, readings);
+    return new Project(
+        name, controllers, drives, parts, motors, axes, wires, next, probes, readings);
+  }
+
+  /** This project with these probes instead. */
+  public Project withProbes(List<Probe> next) {
+    return new Project(
+        name, controllers, drives, parts, motors, axes, wires, intents, next, readings);
   }
 
   /** This project with these readings instead. */
   public Project withReadings(List<Reading> next) {
-    return new Project(name, controllers, drives, parts, motors, axes, wires, intents, next);
+    return new Project(
+        name, controllers, drives, parts, motors, axes, wires, intents, probes, next);
   }
 
   /** This project with one more reading. */
@@ -184,7 +208,16 @@ public record Project(
             .toList();
     List<Part> keptParts = parts.stream().filter(p -> !p.id().equals(partId)).toList();
     return new Project(
-        name, controllers, drives, keptParts, motors, axes, keptWires, keptIntents, readings);
+        name,
+        controllers,
+        drives,
+        keptParts,
+        motors,
+        axes,
+        keptWires,
+        keptIntents,
+        probes,
+        readings);
   }
 
   /**
@@ -210,6 +243,7 @@ public record Project(
         kept,
         keptWires,
         keptIntents,
+        probes.stream().filter(p -> !p.axis().equals(axisId)).toList(),
         keptReadings);
   }
 

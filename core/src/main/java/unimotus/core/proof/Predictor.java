@@ -59,6 +59,7 @@ public final class Predictor {
     predictor.direction();
     REFERENCES.forEach(predictor::reference);
     predictor.times();
+    predictor.predictions.addAll(ProbePredictions.of(axis));
     return List.copyOf(predictor.predictions);
   }
 

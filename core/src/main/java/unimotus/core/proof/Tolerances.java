@@ -46,4 +46,9 @@ final class Tolerances {
   static double time(double seconds) {
     return WATCH_SECONDS + TIME_SHARE * seconds;
   }
+
+  /** Volts or milliamps on a hand-held meter: a tenth and two in a hundred (common practice). */
+  static double meter(double value) {
+    return 0.1 + 0.02 * Math.abs(value);
+  }
 }

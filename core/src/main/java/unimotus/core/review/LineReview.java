@@ -78,7 +78,8 @@ public final class LineReview {
         && a.driveSheet() == b.driveSheet()
         && a.parts().equals(b.parts())
         && a.wires().equals(b.wires())
-        && a.intents().equals(b.intents());
+        && a.intents().equals(b.intents())
+        && a.probes().equals(b.probes());
   }
 
   /** One review an axis, in the line's order. */

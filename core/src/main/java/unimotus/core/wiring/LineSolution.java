@@ -80,6 +80,13 @@ public final class LineSolution {
     return point.volts(first.getAsInt(), second.getAsInt());
   }
 
+  /** Volts of a terminal against the zero of its own island; 0 where it is not wired. */
+  public double voltsToGround(TerminalRef ref) {
+    OperatingPoint point = point();
+    OptionalInt node = circuit.node(ref.toString());
+    return point == null || node.isEmpty() ? 0 : point.volts(node.getAsInt());
+  }
+
   /** Amperes in a wire, positive from its first end to its second; empty without a solution. */
   public OptionalDouble wireAmperes(String wire) {
     return amperes(map.branchOfWire(wire));

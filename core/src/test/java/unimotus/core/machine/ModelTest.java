@@ -33,6 +33,7 @@ class ModelTest {
                     List.of(axis, axis),
                     List.of(),
                     List.of(),
+                    List.of(),
                     List.of()))
         .hasMessageContaining("axis id 'belt' is used twice");
   }

@@ -23,6 +23,8 @@ import unimotus.core.sheet.DriveSheet;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.States;
+import unimotus.desktop.kit.View;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
 

@@ -20,6 +20,7 @@ final class Migration {
   private static void addPartsAndMakes(ObjectNode document) {
     document.putArray("parts");
     document.putArray("intents");
+    document.putArray("probes");
     for (JsonNode wire : document.path("wires")) {
       if (wire instanceof ObjectNode object) {
         object.set("make", Json.strict().valueToTree(WireMake.PLAIN));

@@ -86,6 +86,6 @@ enum ScheduleColumn {
   private static String volts(OptionalDouble volts) {
     return volts.isEmpty()
         ? "floating"
-        : String.format(Locale.ROOT, "%.2f", volts.getAsDouble() + 0.0);
+        : String.format(Locale.ROOT, "%.2f", Math.round(volts.getAsDouble() * 100) / 100.0 + 0.0);
   }
 }

@@ -54,6 +54,7 @@ final class Lines {
         List.of(axis),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

@@ -1,8 +1,7 @@
-package unimotus.desktop.view;
+package unimotus.desktop.kit;
 
 import unimotus.core.finding.Severity;
 import unimotus.core.proof.Verdict;
-import unimotus.desktop.kit.Mark;
 import unimotus.workbench.Progress;
 
 /** Which shape and word stand for which state, in one place. */

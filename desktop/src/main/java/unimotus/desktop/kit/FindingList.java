@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.kit;
 
 import java.util.List;
 import javafx.scene.Node;
@@ -7,21 +7,21 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.core.finding.Finding;
 import unimotus.desktop.Desk;
-import unimotus.desktop.kit.Mark;
-import unimotus.desktop.kit.Parts;
 import unimotus.workbench.WorkStep;
 
 /** Findings one below the other: what is seen, why it matters, what to do, where to go. */
-final class FindingList extends VBox {
+public final class FindingList extends VBox {
   private final Desk desk;
 
-  FindingList(Desk desk) {
+  /** An empty list. */
+  public FindingList(Desk desk) {
     super(10);
     this.desk = desk;
     setId("findings");
   }
 
-  void show(List<Finding> findings) {
+  /** Shows these findings instead. */
+  public void show(List<Finding> findings) {
     getChildren().clear();
     if (findings.isEmpty()) {
       getChildren().add(Parts.prose("Nothing to mend here.", "ink-label"));

@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.kit;
 
 import javafx.scene.Node;
 

@@ -1,0 +1,281 @@
+package unimotus.desktop.wire;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Consumer;
+import javafx.scene.Node;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Region;
+import unimotus.core.machine.Controller;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.wiring.LineSolution;
+import unimotus.core.wiring.PlacedDevice;
+import unimotus.core.wiring.WiringFault;
+import unimotus.desktop.Desk;
+import unimotus.desktop.wire.BoardLayout.Block;
+import unimotus.desktop.wire.BoardLayout.Column;
+import unimotus.desktop.wire.BoardLayout.Item;
+import unimotus.desktop.wire.BoardLayout.Place;
+
+/**
+ * Terminals and wires, laid out by the program. Made anew when the wiring changes; only repainted
+ * when outputs are toggled, probes moved or faults put in, so that a long line stays quick.
+ */
+final class Board extends Pane {
+  /** What is on the board: devices with the terminals to show, and wires. */
+  record Scope(List<PlacedDevice> devices, Map<String, List<String>> terminals, List<Wire> wires) {}
+
+  private final Desk desk;
+  private final WireBench bench;
+  private final Consumer<TerminalRef> touched;
+  private final Map<TerminalRef, TerminalRow> rows = new LinkedHashMap<>();
+  private final List<WireCurve> curves = new ArrayList<>();
+  private final List<DeviceHead> heads = new ArrayList<>();
+  private final Set<TerminalRef> wired = new HashSet<>();
+
+  Board(Desk desk, WireBench bench, Consumer<TerminalRef> touched) {
+    this.desk = desk;
+    this.bench = bench;
+    this.touched = touched;
+    setId("board");
+  }
+
+  /** Lays everything out anew. */
+  void show(Scope scope, double atLeast) {
+    getChildren().clear();
+    rows.clear();
+    curves.clear();
+    heads.clear();
+    wired.clear();
+    scope.wires().forEach(w -> wired.addAll(List.of(w.from(), w.to())));
+    List<Item> items = scope.devices().stream().map(d -> item(d, scope)).toList();
+    BoardLayout layout = BoardLayout.of(items, scope.wires(), atLeast);
+    setMinSize(layout.width(), layout.height());
+    setPrefSize(layout.width(), layout.height());
+    Map<String, Block> blocks = new HashMap<>();
+    layout.blocks().forEach(b -> blocks.put(b.id(), b));
+    List<Node> dots = new ArrayList<>();
+    for (PlacedDevice device : scope.devices()) {
+      addBlock(device, blocks.get(device.id()), scope.terminals().get(device.id()));
+    }
+    scope.wires().stream().filter(layout::shows).forEach(w -> addWire(w, layout.places()));
+    for (PlacedDevice device : scope.devices()) {
+      for (String terminal : scope.terminals().get(device.id())) {
+        TerminalRef ref = device.ref(terminal);
+        dots.add(addTerminal(device, ref, layout.places().get(ref)));
+      }
+    }
+    getChildren().addAll(dots);
+    paint();
+  }
+
+  private static Item item(PlacedDevice device, Scope scope) {
+    List<String> shown = scope.terminals().get(device.id());
+    Column column =
+        device.device() instanceof Controller
+            ? Column.LEFT
+            : device.device() instanceof Drive ? Column.RIGHT : Column.MIDDLE;
+    return new Item(
+        device.id(), column, DeviceHead.height(device, shown), shown, column != Column.LEFT);
+  }
+
+  private void addBlock(PlacedDevice device, Block block, List<String> shown) {
+    Region ground = new Region();
+    ground.getStyleClass().add("device-block");
+    ground.setMouseTransparent(true);
+    place(ground, block.x(), block.y(), block.width(), block.height());
+    DeviceHead head = new DeviceHead(desk, bench, device, shown);
+    heads.add(head);
+    place(head, block.x(), block.y(), block.width(), Region.USE_COMPUTED_SIZE);
+  }
+
+  private void place(Region node, double x, double y, double width, double height) {
+    node.setLayoutX(x);
+    node.setLayoutY(y);
+    node.setPrefWidth(width);
+    node.setMaxWidth(width);
+    if (height > 0) {
+      node.setPrefHeight(height);
+    }
+    getChildren().add(node);
+  }
+
+  private Node addTerminal(PlacedDevice device, TerminalRef ref, Place at) {
+    Terminal terminal = device.sheet().terminal(ref.terminal()).orElseThrow();
+    boolean switchable = device.device() instanceof Controller && terminal.role().isBinaryOutput();
+    TerminalRow row =
+        new TerminalRow(ref, terminal, use(device, terminal), at.rightward(), switchable);
+    rows.put(ref, row);
+    place(row, at.rowX(), at.y() - BoardLayout.ROW / 2, at.rowWidth(), BoardLayout.ROW);
+    row.dot().setCenterX(at.x());
+    row.dot().setCenterY(at.y());
+    row.setOnMouseClicked(e -> touched.accept(ref));
+    row.glyph()
+        .setOnMouseClicked(
+            e -> {
+              if (row.isSwitchable()) {
+                bench.toggle(ref);
+                e.consume();
+              }
+            });
+    row.setOnKeyPressed(e -> key(e, row));
+    return row.dot();
+  }
+
+  /** What a terminal is for: the function a drive's input is set to, the signal on its wire. */
+  private String use(PlacedDevice device, Terminal terminal) {
+    if (device.device() instanceof Drive drive && device.sheet() instanceof DriveSheet sheet) {
+      Optional<String> function = new EffectiveSettings(drive, sheet).functionOf(terminal.id());
+      if (function.isPresent()) {
+        return function.get().equals("none") ? "not used" : function.get().replace('-', ' ');
+      }
+      String shows = device.choice(SettingRole.OUTPUT_FUNCTION, terminal.id(), "");
+      if (!shows.isEmpty()) {
+        return "closed when " + shows.replace('-', ' ');
+      }
+    }
+    return device.device() instanceof Controller
+        ? signalOn(device.ref(terminal.id())).orElse(terminal.label())
+        : terminal.label();
+  }
+
+  /** What the wire on a controller's point carries, which says more than the point's own words. */
+  private Optional<String> signalOn(TerminalRef ref) {
+    return curves.stream()
+        .map(WireCurve::wire)
+        .filter(w -> w.touches(ref) && isPoint(ref))
+        .map(w -> w.make().signal())
+        .filter(s -> !s.isBlank())
+        .findFirst();
+  }
+
+  private boolean isPoint(TerminalRef ref) {
+    return bench
+        .installation()
+        .terminal(ref)
+        .filter(t -> t.role().isBinaryOutput() || t.role().isBinaryInput() || t.role().isAnalog())
+        .isPresent();
+  }
+
+  private void key(KeyEvent e, TerminalRow row) {
+    switch (e.getCode()) {
+      case ENTER -> touched.accept(row.ref());
+      case SPACE -> {
+        if (row.isSwitchable()) {
+          bench.toggle(row.ref());
+        } else {
+          touched.accept(row.ref());
+        }
+      }
+      case R -> bench.red(row.ref());
+      case B -> bench.black(row.ref());
+      case W -> chooseNextWire(row.ref());
+      case DOWN -> step(row, 1);
+      case UP -> step(row, -1);
+      default -> {
+        return;
+      }
+    }
+    e.consume();
+  }
+
+  /** Chooses the next of the wires on a terminal. */
+  private void chooseNextWire(TerminalRef ref) {
+    List<String> on =
+        curves.stream().map(WireCurve::wire).filter(w -> w.touches(ref)).map(Wire::id).toList();
+    if (!on.isEmpty()) {
+      int at = bench.wire().map(w -> on.indexOf(w.id())).orElse(-1);
+      bench.choose(on.get((at + 1) % on.size()));
+    }
+  }
+
+  private void step(TerminalRow from, int by) {
+    List<TerminalRow> same =
+        rows.values().stream()
+            .filter(r -> r.ref().device().equals(from.ref().device()))
+            .sorted((a, b) -> Double.compare(a.getLayoutY(), b.getLayoutY()))
+            .toList();
+    int next = same.indexOf(from) + by;
+    if (next >= 0 && next < same.size()) {
+      same.get(next).requestFocus();
+    }
+  }
+
+  private void addWire(Wire wire, Map<TerminalRef, Place> places) {
+    WireCurve curve =
+        new WireCurve(wire, places.get(wire.from()), places.get(wire.to()), isAnalog(wire));
+    curve.setOnMouseClicked(
+        e -> {
+          bench.choose(wire.id());
+          requestFocus();
+          e.consume();
+        });
+    curves.add(curve);
+    getChildren().add(curve);
+  }
+
+  private boolean isAnalog(Wire wire) {
+    return isAnalog(wire.from()) || isAnalog(wire.to());
+  }
+
+  private boolean isAnalog(TerminalRef end) {
+    return bench.installation().terminal(end).filter(t -> t.role().isAnalog()).isPresent();
+  }
+
+  /** Shows the present state on what is laid out. */
+  void paint() {
+    LineSolution solution = bench.solution();
+    String chosen = bench.wire().map(Wire::id).orElse("");
+    Set<String> open = new HashSet<>();
+    bench.faults().stream()
+        .filter(WiringFault.OpenWire.class::isInstance)
+        .forEach(f -> open.add(((WiringFault.OpenWire) f).wire()));
+    for (WireCurve curve : curves) {
+      String id = curve.wire().id();
+      curve.paint(solution, id.equals(chosen), open.contains(id));
+    }
+    Readout readout = new Readout(desk.units());
+    rows.values().forEach(r -> r.paint(bench, solution, wired.contains(r.ref()), readout));
+    heads.forEach(DeviceHead::paint);
+  }
+
+  /** The row of a terminal; empty where it is not on the board. */
+  Optional<TerminalRow> row(TerminalRef ref) {
+    return Optional.ofNullable(rows.get(ref));
+  }
+
+  /** The first terminal whose name begins with, or wire whose number is, what is sought. */
+  Optional<TerminalRow> find(String sought) {
+    String plain = sought.strip();
+    for (WireCurve curve : curves) {
+      if (curve.wire().id().equalsIgnoreCase(plain)) {
+        bench.choose(curve.wire().id());
+        return row(curve.wire().from());
+      }
+    }
+    return rows.values().stream()
+        .filter(
+            r ->
+                r.ref().terminal().equalsIgnoreCase(plain)
+                    || r.ref().toString().equalsIgnoreCase(plain))
+        .findFirst();
+  }
+
+  static boolean removes(KeyEvent e) {
+    return e.getCode() == KeyCode.DELETE || e.getCode() == KeyCode.BACK_SPACE;
+  }
+}

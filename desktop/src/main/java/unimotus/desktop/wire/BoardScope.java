@@ -1,0 +1,95 @@
+package unimotus.desktop.wire;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Controller;
+import unimotus.core.machine.Part;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.Installation;
+import unimotus.core.wiring.PlacedDevice;
+
+/**
+ * Chooses what is on the board: the devices of one axis or of the line, and of their terminals
+ * those that are wired, with the next free ones beside them, or all.
+ */
+final class BoardScope {
+  private final Project project;
+  private final Installation installation;
+  private final @Nullable AxisAssembly axis;
+  private final boolean allPoints;
+  private final Set<TerminalRef> wired = new HashSet<>();
+
+  BoardScope(
+      Project project, Installation installation, @Nullable AxisAssembly axis, boolean allPoints) {
+    this.project = project;
+    this.installation = installation;
+    this.axis = axis;
+    this.allPoints = allPoints;
+    for (Wire wire : project.wires()) {
+      wired.add(wire.from());
+      wired.add(wire.to());
+    }
+  }
+
+  Board.Scope of(boolean wholeLine) {
+    List<PlacedDevice> devices = new ArrayList<>();
+    List<Wire> wires = wholeLine || axis == null ? project.wires() : axis.wires();
+    for (PlacedDevice device : installation.devices()) {
+      if (wholeLine || belongs(device)) {
+        devices.add(device);
+      }
+    }
+    Map<String, List<String>> terminals = new HashMap<>();
+    for (PlacedDevice device : devices) {
+      terminals.put(device.id(), terminals(device, wires, wholeLine));
+    }
+    return new Board.Scope(devices, terminals, wires);
+  }
+
+  private boolean belongs(PlacedDevice device) {
+    if (axis == null) {
+      return false;
+    }
+    boolean unwiredPart =
+        device.device() instanceof Part
+            && wired.stream().noneMatch(t -> t.device().equals(device.id()));
+    return device.id().equals(axis.controller().id())
+        || device.id().equals(axis.drive().id())
+        || axis.parts().stream().anyMatch(p -> p.part().id().equals(device.id()))
+        || unwiredPart;
+  }
+
+  private List<String> terminals(PlacedDevice device, List<Wire> wires, boolean wholeLine) {
+    Set<TerminalRef> here = new HashSet<>();
+    wires.forEach(w -> here.addAll(List.of(w.from(), w.to())));
+    boolean all = allPoints || (!wholeLine && !(device.device() instanceof Controller));
+    Set<TerminalRole> offered = new HashSet<>();
+    List<String> shown = new ArrayList<>();
+    for (Terminal terminal : device.sheet().terminals()) {
+      TerminalRef ref = device.ref(terminal.id());
+      if (all || here.contains(ref) || (!wholeLine && isNextFree(ref, terminal, offered))) {
+        shown.add(terminal.id());
+      }
+    }
+    return shown;
+  }
+
+  /** One free point of each kind that can be wired, and always the supply. */
+  private boolean isNextFree(TerminalRef ref, Terminal terminal, Set<TerminalRole> offered) {
+    boolean supply =
+        terminal.role() == TerminalRole.COMMON_0V || terminal.role() == TerminalRole.SUPPLY_24V;
+    boolean point =
+        terminal.role().isBinaryOutput() || terminal.role() == TerminalRole.DIGITAL_INPUT;
+    return supply || (point && !wired.contains(ref) && offered.add(terminal.role()));
+  }
+}

@@ -1,0 +1,177 @@
+package unimotus.desktop.wire;
+
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.Probe;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.wiring.Meter;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Hint;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.wire.WireBench.Function;
+import unimotus.workbench.WiringEdits;
+
+/** The meter: what it is set to, where the probes are, and what it shows. */
+final class MeterCard extends VBox {
+  private final Desk desk;
+  private final WireBench bench;
+  private final Map<Function, Button> functions = new HashMap<>();
+  private final Label reading = Parts.label("", "ink-big");
+  private final Label red = Parts.label("", "probe-words");
+  private final Label black = Parts.label("", "probe-words");
+  private final Label note = Parts.prose("", "ink-caption");
+  private final Button expect;
+
+  MeterCard(Desk desk, WireBench bench) {
+    super(6);
+    this.desk = desk;
+    this.bench = bench;
+    getStyleClass().add("sheet");
+    HBox choices = Parts.row(6, Parts.label("Meter", "ink-strong"), Parts.spring());
+    for (Function function : Function.values()) {
+      Button button =
+          Parts.action(
+              "meter-" + function.name().toLowerCase(java.util.Locale.ROOT),
+              function.sign(),
+              () -> bench.set(function));
+      Hint.on(button, function::words);
+      button.setAccessibleText(function.words());
+      functions.put(function, button);
+      choices.getChildren().add(button);
+    }
+    reading.setId("meter-reading");
+    expect = Parts.action("expect-measurement", "Expect this in Prove", this::expect);
+    getChildren()
+        .addAll(
+            choices,
+            reading,
+            Parts.row(7, probe("red-probe"), red),
+            Parts.row(7, probe("black-probe"), black),
+            note,
+            expect);
+  }
+
+  private static javafx.scene.shape.Circle probe(String style) {
+    javafx.scene.shape.Circle dot = new javafx.scene.shape.Circle(5);
+    dot.getStyleClass().addAll("terminal", style);
+    return dot;
+  }
+
+  /** Shows what the meter shows. */
+  void paint() {
+    functions.forEach(
+        (f, b) -> {
+          b.getStyleClass().remove("chosen");
+          if (f == bench.function()) {
+            b.getStyleClass().add("chosen");
+          }
+        });
+    boolean current = bench.function() == Function.MILLIAMPS;
+    String wire = bench.wire().map(Wire::id).orElse("");
+    red.setText(current ? wireWords(wire) : where(bench.red(), "R on a terminal holds this probe"));
+    black.setText(current ? "" : where(bench.black(), "B on a terminal holds this one"));
+    OptionalDouble value = bench.reading();
+    reading.setText(words(value, wire));
+    note.setText(note(value));
+    expect.setDisable(!isComplete(wire) || desk.axis().isEmpty());
+  }
+
+  private static String wireWords(String wire) {
+    return wire.isEmpty() ? "choose the wire it is put into" : "in wire " + wire;
+  }
+
+  private boolean isComplete(String wire) {
+    return bench.function() == Function.MILLIAMPS
+        ? !wire.isEmpty()
+        : bench.red() != null && bench.black() != null;
+  }
+
+  private static String where(@Nullable TerminalRef ref, String otherwise) {
+    return ref == null ? otherwise : ref.toString();
+  }
+
+  private String words(OptionalDouble value, String wire) {
+    if (!isComplete(wire)) {
+      return "– – –";
+    }
+    if (value.isEmpty()) {
+      return bench.solution().contradiction().isPresent() ? "no solution" : "floating";
+    }
+    double number = value.getAsDouble();
+    return switch (bench.function()) {
+      case VOLTS -> desk.units().text(tidy(number), MeasureUnit.VOLT_UNIT);
+      case MILLIAMPS -> desk.units().text(tidy(number), MeasureUnit.MILLIAMPERE);
+      case OHMS ->
+          Double.isInfinite(number)
+              ? "open"
+              : desk.units().text(tidy(number), MeasureUnit.OHM_UNIT);
+    };
+  }
+
+  /** Four digits at most, and no rounding noise around zero. */
+  private static double tidy(double number) {
+    return Math.abs(number) < 5e-4
+        ? 0
+        : new java.math.BigDecimal(number).round(new java.math.MathContext(4)).doubleValue();
+  }
+
+  private String note(OptionalDouble value) {
+    if (bench.solution().contradiction().isPresent()) {
+      return bench.solution().contradiction().get();
+    }
+    if (!bench.solution().isSettled()) {
+      return "A relay opens its own coil circuit: it chatters, and what is shown is one moment of it.";
+    }
+    return switch (bench.function()) {
+      case OHMS ->
+          value.isPresent() && value.getAsDouble() < Meter.CONTINUITY_OHMS
+              ? "It sounds: continuity, under 50 Ω. Power off for this, locked and tagged."
+              : "No sound. Power off for this, locked and tagged.";
+      case VOLTS ->
+          value.isEmpty() && bench.red() != null && bench.black() != null
+              ? "No path joins the two points: a real meter drifts, or shows what it picks up."
+              : "Calculated from the wires and the sheets' electrical models.";
+      case MILLIAMPS -> "Positive from the wire's first end to its second.";
+    };
+  }
+
+  private void expect() {
+    Axis axis = desk.axis().orElse(null);
+    if (axis == null) {
+      return;
+    }
+    Probe.Quantity quantity =
+        switch (bench.function()) {
+          case VOLTS -> Probe.Quantity.VOLTS;
+          case MILLIAMPS -> Probe.Quantity.MILLIAMPS;
+          case OHMS -> Probe.Quantity.CONTINUITY;
+        };
+    boolean current = quantity == Probe.Quantity.MILLIAMPS;
+    Map<String, Double> signals = new HashMap<>();
+    bench.state().signals().forEach((ref, v) -> signals.put(ref.toString(), v));
+    Probe probe =
+        new Probe(
+            "m1",
+            axis.id(),
+            quantity,
+            current ? null : bench.red(),
+            current ? null : bench.black(),
+            current ? bench.wire().map(Wire::id).orElse(null) : null,
+            List.copyOf(bench.state().on().stream().sorted().toList()),
+            signals,
+            bench.state().positions());
+    if (desk.apply(WiringEdits.expect(probe))) {
+      desk.say("the sound circuit's value now stands in Prove, group Meter");
+    }
+  }
+}

@@ -1,0 +1,214 @@
+package unimotus.desktop.wire;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.function.Supplier;
+import javafx.scene.control.Label;
+import javafx.scene.control.ListCell;
+import javafx.scene.control.ListView;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import unimotus.core.machine.Shield;
+import unimotus.core.machine.Wire;
+import unimotus.core.machine.WireMake;
+import unimotus.core.schedule.Placement;
+import unimotus.core.schedule.WireSchedule;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.workbench.DisplayUnits;
+import unimotus.workbench.Schedules;
+import unimotus.workbench.WiringEdits;
+
+/** The from–to list of all wires, out to the workshop and back. */
+final class SchedulePane extends VBox {
+  private static final double[] WIDTHS = {60, 172, 172, 76, 76, 140};
+  private static final String[] HEADINGS = {"Wire", "From", "To", "Size", "At rest", "In action"};
+
+  private final Desk desk;
+  private final WireBench bench;
+  private final ListView<WireSchedule.Row> list = new ListView<>();
+  private final VBox problems = Parts.column(3);
+  private boolean told;
+
+  SchedulePane(Desk desk, WireBench bench) {
+    super(8);
+    this.desk = desk;
+    this.bench = bench;
+    list.setId("schedule");
+    list.setCellFactory(v -> new RowCell(desk::units));
+    list.setPlaceholder(
+        Parts.prose("No wire yet. Wire a link at the board, or read a schedule.", "ink-label"));
+    list.getSelectionModel()
+        .selectedItemProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!told && is != null) {
+                bench.choose(is.wire().id());
+              }
+            });
+    VBox.setVgrow(list, Priority.ALWAYS);
+    HBox actions =
+        Parts.row(
+            8,
+            Parts.action("export-schedule", "Write .csv or .xlsx…", this::write),
+            Parts.action("import-schedule", "Read .csv…", this::read));
+    getChildren().addAll(actions, problems, heading(), list);
+  }
+
+  private static HBox heading() {
+    HBox heading = Parts.row(6);
+    for (int i = 0; i < HEADINGS.length; i++) {
+      var label = Parts.label(HEADINGS[i], "ink-label");
+      label.setMinWidth(WIDTHS[i]);
+      label.setMaxWidth(WIDTHS[i]);
+      heading.getChildren().add(label);
+    }
+    heading.setPadding(new javafx.geometry.Insets(0, 0, 0, 8));
+    return heading;
+  }
+
+  /** Shows the wires of the line. */
+  void show(WireSchedule schedule) {
+    told = true;
+    list.getItems().setAll(schedule.rows());
+    schedule.rows().stream()
+        .filter(r -> bench.wire().filter(w -> w.id().equals(r.wire().id())).isPresent())
+        .findFirst()
+        .ifPresent(r -> list.getSelectionModel().select(r));
+    told = false;
+  }
+
+  private void write() {
+    desk.dialogs().export("wires.csv").ifPresent(this::write);
+  }
+
+  private void write(Path file) {
+    try {
+      Schedules.write(WireSchedule.of(desk.session().project(), desk.session().sheets()), file);
+      desk.say("%d wires written to %s".formatted(list.getItems().size(), file.getFileName()));
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse(e.getMessage());
+    }
+  }
+
+  private void read() {
+    desk.dialogs().importFile().ifPresent(this::read);
+  }
+
+  private void read(Path file) {
+    try {
+      Placement placed = Schedules.read(file, desk.session().project(), desk.session().sheets());
+      report(placed);
+      List<Wire> merged = placed.mergedInto(desk.session().project());
+      if (!merged.equals(desk.session().project().wires())) {
+        desk.apply(WiringEdits.replaceWires("read wires from " + file.getFileName(), merged));
+      }
+      String words =
+          "%d wires read, %d lines could not be placed"
+              .formatted(placed.wires().size(), placed.problems().size());
+      if (placed.problems().isEmpty()) {
+        desk.say(words);
+      } else {
+        desk.refuse(words);
+      }
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse(e.getMessage());
+    }
+  }
+
+  private void report(Placement placed) {
+    problems.getChildren().clear();
+    placed.problems().stream()
+        .limit(6)
+        .forEach(p -> problems.getChildren().add(Parts.prose(p.toString(), "ink-attention")));
+    if (placed.problems().size() > 6) {
+      problems
+          .getChildren()
+          .add(Parts.prose("and %d more".formatted(placed.problems().size() - 6), "ink-attention"));
+    }
+  }
+
+  /** One wire: ends, size and voltages, below them what it carries and is made of. */
+  private static final class RowCell extends ListCell<WireSchedule.Row> {
+    private final List<Label> above = new ArrayList<>();
+    private final List<Label> below = new ArrayList<>();
+    private final HBox line = Parts.row(6);
+
+    private final Supplier<DisplayUnits> units;
+
+    RowCell(Supplier<DisplayUnits> units) {
+      this.units = units;
+      for (double width : WIDTHS) {
+        Label first = Parts.label("");
+        Label second = Parts.label("", "ink-caption");
+        VBox cell = Parts.column(0, first, second);
+        cell.setMinWidth(width);
+        cell.setMaxWidth(width);
+        above.add(first);
+        below.add(second);
+        line.getChildren().add(cell);
+      }
+      setPrefWidth(0);
+    }
+
+    @Override
+    protected void updateItem(WireSchedule.Row row, boolean empty) {
+      super.updateItem(row, empty);
+      setText(null);
+      setGraphic(empty || row == null ? null : line);
+      if (!empty && row != null) {
+        fill(above, first(row));
+        fill(below, second(row));
+      }
+    }
+
+    private static void fill(List<Label> labels, String... words) {
+      for (int i = 0; i < words.length; i++) {
+        labels.get(i).setText(words[i]);
+      }
+    }
+
+    private String[] first(WireSchedule.Row row) {
+      Wire wire = row.wire();
+      WireSchedule.Expected expected = row.expectation();
+      return new String[] {
+        wire.id(),
+        wire.from().toString(),
+        wire.to().toString(),
+        wire.make().size().toString(),
+        expected == null ? "" : volts(expected.restVolts()),
+        expected == null ? "" : volts(expected.actionVolts())
+      };
+    }
+
+    private static String[] second(WireSchedule.Row row) {
+      WireMake make = row.wire().make();
+      WireSchedule.Expected expected = row.expectation();
+      return new String[] {
+        "",
+        make.signal(),
+        made(make),
+        make.lengthMetres() == 0 ? "" : make.lengthMetres() + " m",
+        "",
+        expected == null ? "" : expected.action()
+      };
+    }
+
+    private static String made(WireMake make) {
+      List<String> words = new ArrayList<>(List.of(make.colour(), make.cable(), make.core()));
+      words.add(make.shield() == Shield.NONE ? "" : "shielded");
+      words.removeIf(String::isEmpty);
+      return String.join(", ", words);
+    }
+
+    private String volts(OptionalDouble volts) {
+      return volts.isEmpty()
+          ? "floating"
+          : new Readout(units.get()).fixed(volts.getAsDouble(), 2) + " V";
+    }
+  }
+}

@@ -1,0 +1,227 @@
+package unimotus.desktop.wire;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.OptionalDouble;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.ConductorSize;
+import unimotus.core.machine.Shield;
+import unimotus.core.machine.Wire;
+import unimotus.core.machine.WireMake;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.wiring.LineSolution;
+import unimotus.core.wiring.WiringFault;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.QuantityField;
+import unimotus.workbench.WiringEdits;
+
+/** The chosen wire: what it carries, what it is made of, and what may be wrong with it. */
+final class WireCard extends VBox {
+  private static final double BAD_JOINT_OHMS = 10_000;
+
+  private final Desk desk;
+  private final WireBench bench;
+  private final Label carries = Parts.prose("");
+  private @Nullable Wire shown;
+
+  WireCard(Desk desk, WireBench bench) {
+    super(6);
+    this.desk = desk;
+    this.bench = bench;
+    getStyleClass().add("sheet");
+  }
+
+  /** Shows the wire chosen now, and what it carries. */
+  void paint() {
+    Wire wire = bench.wire().orElse(null);
+    setVisible(wire != null);
+    setManaged(wire != null);
+    if (wire == null) {
+      shown = null;
+      return;
+    }
+    if (!wire.equals(shown)) {
+      build(wire);
+      shown = wire;
+    }
+    carries.setText(carries(wire));
+  }
+
+  private void build(Wire wire) {
+    TextField number = text("wire-number", wire.id(), t -> renumber(wire, t));
+    number.setPrefColumnCount(7);
+    HBox head = Parts.row(7, Parts.label("Wire", "ink-strong"), number, Parts.spring());
+    head.getChildren()
+        .add(Parts.quiet("remove-wire", "remove", () -> desk.apply(WiringEdits.disconnect(wire))));
+    getChildren()
+        .setAll(
+            head,
+            Parts.prose("%s → %s".formatted(wire.from(), wire.to())),
+            carries,
+            makeFields(wire),
+            Parts.prose(advice(wire), "ink-caption"),
+            faults(wire));
+  }
+
+  private void renumber(Wire wire, String number) {
+    if (desk.apply(WiringEdits.renumber(wire, number))) {
+      bench.choose(number);
+    }
+  }
+
+  private GridPane makeFields(Wire wire) {
+    WireMake make = wire.make();
+    GridPane grid = new GridPane();
+    grid.setHgap(8);
+    grid.setVgap(4);
+    ChoiceField<ConductorSize> size =
+        new ChoiceField<>(
+            "conductor size",
+            sizes(make.size()),
+            ConductorSize::toString,
+            s -> desk.apply(WiringEdits.make(wire, "size", make.withSize(s))));
+    size.setId("wire-size");
+    size.show(make.size());
+    QuantityField length =
+        new QuantityField(
+            "length",
+            MeasureUnit.METRE_UNIT,
+            desk::units,
+            v -> desk.apply(WiringEdits.make(wire, "length", make.withLength(v))),
+            desk::refuse);
+    length.setId("wire-length");
+    length.show(make.lengthMetres());
+    ChoiceField<Shield> shield =
+        new ChoiceField<>(
+            "shield",
+            List.of(Shield.values()),
+            Shield::label,
+            s -> desk.apply(WiringEdits.make(wire, "shield", make.withShield(s))));
+    shield.setId("wire-shield");
+    shield.show(make.shield());
+    row(
+        grid,
+        "Signal",
+        text(
+            "wire-signal",
+            make.signal(),
+            t -> desk.apply(WiringEdits.make(wire, "signal", make.withSignal(t)))));
+    row(grid, "Size", size);
+    row(grid, "Length", length);
+    row(
+        grid,
+        "Colour",
+        text(
+            "wire-colour",
+            make.colour(),
+            t -> desk.apply(WiringEdits.make(wire, "colour", make.withColour(t)))));
+    row(
+        grid,
+        "Cable",
+        text(
+            "wire-cable",
+            make.cable(),
+            t -> desk.apply(WiringEdits.make(wire, "cable", make.withCable(t, make.core())))));
+    row(
+        grid,
+        "Core",
+        text(
+            "wire-core",
+            make.core(),
+            t -> desk.apply(WiringEdits.make(wire, "core", make.withCable(make.cable(), t)))));
+    row(grid, "Shield", shield);
+    return grid;
+  }
+
+  private static List<ConductorSize> sizes(ConductorSize now) {
+    List<ConductorSize> sizes =
+        new java.util.ArrayList<>(Arrays.asList(ConductorSize.usualSizes()));
+    if (!sizes.contains(now)) {
+      sizes.add(0, now);
+    }
+    return sizes;
+  }
+
+  private static void row(GridPane grid, String words, Node field) {
+    grid.addRow(grid.getRowCount(), Parts.label(words, "ink-label"), field);
+  }
+
+  private static TextField text(String id, String value, java.util.function.Consumer<String> take) {
+    TextField field = new TextField(value);
+    field.setId(id);
+    field.setPrefColumnCount(16);
+    Runnable commit =
+        () -> {
+          if (!field.getText().equals(value)) {
+            take.accept(field.getText().strip());
+          }
+        };
+    field.setOnAction(e -> commit.run());
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (!is) {
+                commit.run();
+              }
+            });
+    return field;
+  }
+
+  private HBox faults(Wire wire) {
+    WiringFault open = new WiringFault.OpenWire(wire.id());
+    WiringFault joint = new WiringFault.HighResistance(wire.id(), BAD_JOINT_OHMS);
+    return Parts.row(
+        6,
+        Parts.label("In thought:", "ink-label"),
+        Parts.action("fault-open", "Break", () -> bench.fault(open)),
+        Parts.action("fault-joint", "Bad joint 10 kΩ", () -> bench.fault(joint)));
+  }
+
+  /** Both schools of earthing a shield, and the reason for each. */
+  private String advice(Wire wire) {
+    boolean analog = isAnalog(wire.from()) || isAnalog(wire.to());
+    if (!analog) {
+      return "A binary wire needs no shield, apart from power cables.";
+    }
+    return switch (wire.make().shield()) {
+      case NONE -> "An analog wire wants a shield: the drive's switching couples into it.";
+      case PANEL_END ->
+          "One end, at the panel: usual for a low-level analog signal; no current flows along the shield.";
+      case BOTH_ENDS ->
+          "Both ends: against noise of high frequency, with the earths well joined. A motor cable always so. Follow the drive's manual.";
+    };
+  }
+
+  private boolean isAnalog(unimotus.core.machine.TerminalRef end) {
+    return bench.installation().terminal(end).filter(t -> t.role().isAnalog()).isPresent();
+  }
+
+  private String carries(Wire wire) {
+    LineSolution solution = bench.solution();
+    OptionalDouble amperes = solution.wireAmperes(wire.id());
+    if (amperes.isEmpty()) {
+      return "no solution";
+    }
+    OptionalDouble drop = solution.volts(wire.from(), wire.to());
+    Readout readout = new Readout(desk.units());
+    String lost =
+        drop.isEmpty()
+            ? "no drop"
+            : "drop %s mV".formatted(readout.fixed(Math.abs(drop.getAsDouble()) * 1000, 2));
+    return "%s V to its zero · %s mA · %s over %s Ω"
+        .formatted(
+            readout.fixed(solution.voltsToGround(wire.from()), 2),
+            readout.fixed(amperes.getAsDouble() * 1000, 2),
+            lost,
+            readout.fixed(wire.make().ohms(), 3));
+  }
+}

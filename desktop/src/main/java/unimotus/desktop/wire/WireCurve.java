@@ -1,0 +1,63 @@
+package unimotus.desktop.wire;
+
+import java.util.OptionalDouble;
+import javafx.scene.shape.CubicCurve;
+import unimotus.core.machine.Wire;
+import unimotus.core.wiring.LineSolution;
+import unimotus.desktop.wire.BoardLayout.Place;
+
+/**
+ * A wire on the board. A wire that carries a milliamp or more, over any leakage, is thick, one that
+ * only stands at a voltage is middling, a dead one thin; analog ones are dashed.
+ */
+final class WireCurve extends CubicCurve {
+  private static final double CARRIES_AMPERES = 1e-3;
+  private static final double LIVE_VOLTS = 3;
+  private static final double LEAST_BOW = 34;
+
+  private final Wire wire;
+  private final boolean analog;
+
+  WireCurve(Wire wire, Place from, Place to, boolean analog) {
+    this.wire = wire;
+    this.analog = analog;
+    setStartX(from.x());
+    setStartY(from.y());
+    setEndX(to.x());
+    setEndY(to.y());
+    double bow =
+        from.rightward() == to.rightward() && Math.abs(from.x() - to.x()) < 1
+            ? LEAST_BOW + Math.min(60, Math.abs(from.y() - to.y()) / 5)
+            : Math.max(LEAST_BOW, Math.abs(from.x() - to.x()) * 0.45);
+    setControlX1(from.x() + (from.rightward() ? bow : -bow));
+    setControlY1(from.y());
+    setControlX2(to.x() + (to.rightward() ? bow : -bow));
+    setControlY2(to.y());
+    setId("wire-" + wire.id());
+    getStyleClass().add("wire");
+  }
+
+  Wire wire() {
+    return wire;
+  }
+
+  /** Shows what the wire carries. */
+  void paint(LineSolution solution, boolean chosen, boolean open) {
+    getStyleClass().setAll("wire");
+    if (analog) {
+      getStyleClass().add("analog");
+    }
+    OptionalDouble amperes = solution.wireAmperes(wire.id());
+    boolean carries = amperes.isPresent() && Math.abs(amperes.getAsDouble()) > CARRIES_AMPERES;
+    if (open) {
+      getStyleClass().add("broken");
+    } else if (carries) {
+      getStyleClass().add("carries");
+    } else if (solution.voltsToGround(wire.from()) > LIVE_VOLTS) {
+      getStyleClass().add("stands");
+    }
+    if (chosen) {
+      getStyleClass().add("chosen");
+    }
+  }
+}

@@ -1,0 +1,318 @@
+package unimotus.desktop.wire;
+
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.geometry.Insets;
+import javafx.scene.Group;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
+import javafx.scene.input.ScrollEvent;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.review.AxisReview;
+import unimotus.core.schedule.WireSchedule;
+import unimotus.core.wiring.CommandState;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.FindingList;
+import unimotus.desktop.kit.FollowingPane;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.View;
+import unimotus.workbench.WiringEdits;
+import unimotus.workbench.WorkStep;
+
+/**
+ * The station Wire. Board: terminals and wires, live. Truth: what every input sees. Schedule: the
+ * list for the workshop. Beside them the meter, the chosen wire, faults in thought, and findings.
+ */
+public final class WireView implements View {
+  private enum Mode {
+    BOARD("Board"),
+    TRUTH("What inputs see"),
+    SCHEDULE("Schedule");
+
+    private final String label;
+
+    Mode(String label) {
+      this.label = label;
+    }
+  }
+
+  /** Room for the dots at the edges and the scroll bar. */
+  private static final double BESIDE_BOARD = 24;
+
+  private final Desk desk;
+  private final WireBench bench = new WireBench();
+  private final Board board;
+  private final Group zoomed;
+  private final FollowingPane boardPane;
+  private final TruthPane truth;
+  private final ScrollPane truthPane;
+  private final SchedulePane schedule;
+  private final MeterCard meter;
+  private final WireCard wireCard;
+  private final FaultCard faultCard;
+  private final FindingList findings;
+  private final VBox left = new VBox(8);
+  private final Map<Mode, Button> modes = new HashMap<>();
+  private final Label hint = Parts.label("", "ink-label");
+  private final TextField find = new TextField();
+  private final HBox boardActions;
+  private final Node node;
+  private Mode mode = Mode.BOARD;
+  private boolean allPoints;
+  private boolean wholeLine;
+  private @Nullable Object laidOut;
+
+  /** The station for a desk. */
+  public WireView(Desk desk) {
+    this.desk = desk;
+    board = new Board(desk, bench, this::touch);
+    zoomed = new Group(board);
+    boardPane = new FollowingPane(zoomed);
+    boardPane.setFitToWidth(false);
+    boardPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
+    boardPane.setPannable(true);
+    boardPane.addEventFilter(ScrollEvent.SCROLL, this::zoom);
+    boardPane.widthProperty().addListener((o, was, is) -> layOut());
+    VBox.setVgrow(boardPane, Priority.ALWAYS);
+    truth = new TruthPane(bench, this::bring);
+    truthPane = new FollowingPane(truth);
+    truthPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
+    VBox.setVgrow(truthPane, Priority.ALWAYS);
+    schedule = new SchedulePane(desk, bench);
+    VBox.setVgrow(schedule, Priority.ALWAYS);
+    meter = new MeterCard(desk, bench);
+    wireCard = new WireCard(desk, bench);
+    faultCard = new FaultCard(bench);
+    findings = new FindingList(desk);
+    boardActions = boardActions();
+    bench.onChange(this::paint);
+    node = page();
+  }
+
+  private Node page() {
+    HBox bar = Parts.row(6);
+    for (Mode each : Mode.values()) {
+      Button button =
+          Parts.action(
+              "mode-" + each.name().toLowerCase(Locale.ROOT), each.label, () -> show(each));
+      button.getStyleClass().add("tab");
+      modes.put(each, button);
+      bar.getChildren().add(button);
+    }
+    bar.getChildren()
+        .addAll(
+            Parts.spring(),
+            Parts.primary("wire-by-intent", "Wire run, reference and answer", this::wireFirstAxis),
+            new LinkMenu(desk));
+    HBox.setHgrow(left, Priority.ALWAYS);
+    left.setMinWidth(0);
+    VBox found = Parts.sheet(8, Parts.label("What the wires say", "ink-strong"), findings);
+    ScrollPane right = Parts.scrolling(Parts.column(10, meter, wireCard, faultCard, found));
+    right.setPrefWidth(312);
+    right.setMinWidth(312);
+    HBox middle = new HBox(12, left, right);
+    VBox.setVgrow(middle, Priority.ALWAYS);
+    VBox outer =
+        new VBox(
+            8,
+            Parts.caution(
+                "Isolate, lock and tag before you touch terminals. Capacitors stay charged: wait, then measure."),
+            bar,
+            middle);
+    outer.setPadding(new Insets(10, 14, 10, 14));
+    outer.addEventHandler(KeyEvent.KEY_PRESSED, this::key);
+    return outer;
+  }
+
+  private HBox boardActions() {
+    find.setId("find");
+    find.setPromptText("find a terminal or wire");
+    find.setPrefColumnCount(14);
+    find.setOnAction(e -> seek());
+    return Parts.row(
+        8,
+        Parts.quiet("all-points", "all points", this::togglePoints),
+        Parts.quiet("whole-line", "whole line", this::toggleLine),
+        Parts.quiet("all-off", "all off", () -> bench.command(CommandState.REST)),
+        find,
+        hint);
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  private void key(KeyEvent e) {
+    if (Board.removes(e) && bench.wire().isPresent()) {
+      bench.wire().ifPresent(w -> desk.apply(WiringEdits.disconnect(w)));
+      e.consume();
+    } else if (e.getCode() == KeyCode.ESCAPE) {
+      bench.arm(null);
+    } else if (e.getCode() == KeyCode.M) {
+      moveEnd();
+    }
+  }
+
+  /** Puts the nearer end of the chosen wire on the terminal that has the keyboard. */
+  private void moveEnd() {
+    Node focused = node.getScene() == null ? null : node.getScene().getFocusOwner();
+    if (focused instanceof TerminalRow row && bench.wire().isPresent()) {
+      Wire wire = bench.wire().get();
+      boolean sameDevice = wire.to().device().equals(row.ref().device());
+      TerminalRef end = sameDevice ? wire.to() : wire.from();
+      if (!wire.touches(row.ref())) {
+        desk.apply(WiringEdits.moveEnd(wire, end, row.ref()));
+      }
+    }
+  }
+
+  private void zoom(ScrollEvent e) {
+    if (e.isShortcutDown()) {
+      double next = board.getScaleX() * (e.getDeltaY() > 0 ? 1.1 : 1 / 1.1);
+      board.setScaleX(Math.max(0.4, Math.min(2, next)));
+      board.setScaleY(board.getScaleX());
+      e.consume();
+    }
+  }
+
+  private void wireFirstAxis() {
+    desk.axis()
+        .ifPresent(a -> desk.apply(WiringEdits.wireFirstAxis(desk.session().sheets(), a.id())));
+  }
+
+  private void togglePoints() {
+    allPoints = !allPoints;
+    layOut();
+  }
+
+  private void toggleLine() {
+    wholeLine = !wholeLine;
+    layOut();
+  }
+
+  private void seek() {
+    board
+        .find(find.getText())
+        .ifPresentOrElse(
+            Node::requestFocus,
+            () ->
+                desk.refuse(
+                    "'%s' is no terminal or wire on the board; show all points or the whole line"
+                        .formatted(find.getText())));
+  }
+
+  private void show(Mode next) {
+    mode = next;
+    refresh();
+  }
+
+  private void bring(CommandState state) {
+    bench.command(state);
+    show(Mode.BOARD);
+  }
+
+  private void touch(TerminalRef ref) {
+    TerminalRef from = bench.armed();
+    if (from == null) {
+      bench.choose(null);
+      bench.arm(ref);
+      return;
+    }
+    bench.arm(null);
+    if (!from.equals(ref)) {
+      desk.apply(WiringEdits.connect(from, ref));
+    }
+  }
+
+  @Override
+  public void refresh() {
+    bench.take(desk.session().project(), desk.session().sheets());
+    modes.forEach(
+        (m, b) -> {
+          b.getStyleClass().remove("chosen");
+          if (m == mode) {
+            b.getStyleClass().add("chosen");
+          }
+        });
+    boardActions.setVisible(mode == Mode.BOARD);
+    AxisReview review = desk.review().orElse(null);
+    findings.show(
+        review == null
+            ? List.of()
+            : review.findings().stream()
+                .filter(f -> WorkStep.of(f.rule()) == WorkStep.WIRE)
+                .toList());
+    switch (mode) {
+      case BOARD -> {
+        left.getChildren().setAll(boardActions, boardPane);
+        layOut();
+      }
+      case TRUTH -> {
+        left.getChildren().setAll(truthPane);
+        paint();
+      }
+      case SCHEDULE -> {
+        left.getChildren().setAll(schedule);
+        schedule.show(WireSchedule.of(desk.session().project(), desk.session().sheets()));
+        paint();
+      }
+    }
+  }
+
+  private void layOut() {
+    Project project = desk.session().project();
+    AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
+    double width = Math.floor(boardPane.getWidth() / 8) * 8 - BESIDE_BOARD;
+    Object now =
+        new ArrayList<Object>(
+            java.util.Arrays.asList(
+                project, String.valueOf(desk.axisId().get()), allPoints, wholeLine, width));
+    if (!now.equals(laidOut)) {
+      laidOut = now;
+      Board.Scope scope =
+          new BoardScope(project, bench.installation(), axis, allPoints).of(wholeLine);
+      board.show(scope, width);
+    }
+    paint();
+  }
+
+  private void paint() {
+    if (mode == Mode.BOARD) {
+      board.paint();
+      hint.setText(hintText());
+    }
+    AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
+    if (mode == Mode.TRUTH && axis != null) {
+      truth.show(axis, new Readout(desk.units()));
+    }
+    meter.paint();
+    wireCard.paint();
+    faultCard.paint();
+  }
+
+  private String hintText() {
+    TerminalRef from = bench.armed();
+    return from != null
+        ? "from %s: choose the other end, Escape to let go".formatted(from)
+        : bench
+            .wire()
+            .map(w -> "wire %s: Delete removes, M moves an end".formatted(w.id()))
+            .orElse("choose two terminals to join them");
+  }
+}
