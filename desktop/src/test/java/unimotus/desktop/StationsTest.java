@@ -37,9 +37,9 @@ class StationsTest extends WindowTest {
   void twoTerminalsAreJoinedByKeyboardAndTheWireTakenAwayAgain() {
     at("rinse-drum", WorkStep.WIRE);
     long before = wires();
-    interact(() -> lookup("#terminal-controller-1-DO3").query().requestFocus());
+    interact(() -> lookup("#terminal-controller-1-DO5").query().requestFocus());
     push(KeyCode.ENTER);
-    assertThat(shows("from controller-1:DO3")).isTrue();
+    assertThat(shows("from controller-1:DO5")).isTrue();
     interact(() -> lookup("#terminal-drum-drive-DI3").query().requestFocus());
     push(KeyCode.ENTER);
     assertThat(wires()).isEqualTo(before + 1);
@@ -54,7 +54,8 @@ class StationsTest extends WindowTest {
   @Test
   void aBrokenWireIsToldAndUndone() {
     at("rinse-drum", WorkStep.WIRE);
-    clickOn(lookup("#wire-w3").<Node>query());
+    interact(() -> lookup("#terminal-drum-drive-DCM").query().requestFocus());
+    push(KeyCode.W);
     settle();
     click(this, "#remove-wire");
     assertThat(shows("DCM of the drive and M of the controller are not joined")).isTrue();

@@ -8,11 +8,11 @@ import java.util.Arrays;
  *
  * <p>The current never falls with rising voltage; with that a network of such branches has one
  * solution. Where a piece would be level it keeps a slope of {@value #LEAST_SIEMENS} S, a leak of a
- * gigaohm that no meter of the trade can tell from none.
+ * hundred megohms, ten times what a meter itself loads.
  */
 public final class Characteristic implements Law {
   /** Slope of a level piece, in siemens. */
-  public static final double LEAST_SIEMENS = 1e-9;
+  public static final double LEAST_SIEMENS = 1e-8;
 
   /** Volts over which a current source gives up at the end of its compliance. */
   private static final double COMPLIANCE_BEND_VOLTS = 0.05;
@@ -148,7 +148,11 @@ public final class Characteristic implements Law {
 
   /** Current at a voltage. */
   public double amperesAt(double v) {
-    int piece = pieceAt(v);
+    return amperesAt(v, pieceAt(v));
+  }
+
+  /** Current at a voltage on a given piece, which may reach a little beyond its ends. */
+  double amperesAt(double v, int piece) {
     return slope(piece) * v + offset(piece);
   }
 

@@ -17,8 +17,12 @@ public final class DcSolver {
   private static final int NEWTON_STEPS = 24;
   private static final int KNOTS_CROSSED = 4000;
 
-  /** Volts by which a branch may overstep its piece: rounding, not a bend. */
-  private static final double OVERSTEP_VOLTS = 1e-9;
+  /**
+   * Volts by which a branch may overstep its piece: rounding, not a bend. A supply without load
+   * lies exactly on a knot, where wires of milliohms beside leaks of megohms leave so much in
+   * doubt.
+   */
+  private static final double OVERSTEP_VOLTS = 1e-5;
 
   private final Circuit circuit;
   private final Islands islands;
@@ -168,7 +172,7 @@ public final class DcSolver {
 
   private double amperes(double[] point, int branch) {
     if (law(branch) instanceof Characteristic law && circuit.branches().get(branch).conducts()) {
-      return law.amperesAt(volts(point, branch));
+      return law.amperesAt(volts(point, branch), pieces[branch]);
     }
     int unknown = unknowns.ofBranch(branch);
     return unknown == Unknowns.NONE ? 0 : point[unknown];

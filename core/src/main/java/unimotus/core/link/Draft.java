@@ -34,6 +34,7 @@ final class Draft {
   private final SheetCatalogue sheets;
   private final String axisId;
   private final List<String> done = new ArrayList<>();
+  private final Set<String> assigned = new HashSet<>();
   private Project project;
 
   Draft(Project project, SheetCatalogue sheets, String axisId) {
@@ -113,6 +114,7 @@ final class Draft {
   TerminalRef input(String function) {
     Optional<TerminalRef> set = inputSetTo(function);
     if (set.isPresent()) {
+      assigned.add(set.get().terminal());
       return set.get();
     }
     List<String> candidates =
@@ -120,12 +122,13 @@ final class Draft {
             .filter(s -> s.role() == SettingRole.INPUT_FUNCTION && s.terminal() != null)
             .filter(s -> s.takes(new SettingValue.Choice(function)))
             .map(SettingDefinition::terminal)
-            .filter(t -> isFree(drive().ref(t)))
+            .filter(t -> isFree(drive().ref(t)) && !assigned.contains(t))
             .sorted((a, b) -> Boolean.compare(isSpokenFor(a), isSpokenFor(b)))
             .toList();
     if (candidates.isEmpty()) {
       throw lacking(drive(), "binary input for '%s'".formatted(function.replace('-', ' ')));
     }
+    assigned.add(candidates.get(0));
     set(SettingRole.INPUT_FUNCTION, candidates.get(0), function);
     return drive().ref(candidates.get(0));
   }

@@ -110,8 +110,11 @@ final class Ngspice {
     if (law.knotVolts().length == 1 && isStraight(law)) {
       double volts = law.knotVolts()[0];
       double ohms = 1 / (law.amperesAt(volts + 1) - law.amperesAt(volts));
-      return "R%d n%d m%d %s\nV%d m%d n%d dc %s"
-          .formatted(index, branch.from(), index, ohms, index, index, branch.to(), volts);
+      String resistor = "R%d %s %s".formatted(index, ends, ohms);
+      return volts == 0
+          ? resistor
+          : "%s\nI%d n%d n%d dc %s"
+              .formatted(resistor, index, branch.to(), branch.from(), volts / ohms);
     }
     StringBuilder pairs = new StringBuilder();
     append(pairs, law, -FAR_VOLTS);

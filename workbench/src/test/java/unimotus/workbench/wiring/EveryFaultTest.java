@@ -1,0 +1,67 @@
+package unimotus.workbench.wiring;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import unimotus.core.link.LinkKind;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.wiring.CommandState;
+import unimotus.core.wiring.Installation;
+import unimotus.core.wiring.LineSolution;
+import unimotus.core.wiring.LineSolver;
+import unimotus.core.wiring.WiringFault;
+import unimotus.workbench.Demo;
+
+/** Whatever single fault is put into a line, the circuit still has an operating point. */
+class EveryFaultTest {
+
+  private static List<WiringFault> everyFault(Project project) {
+    List<WiringFault> faults = new ArrayList<>();
+    List<Wire> wires = project.wires();
+    for (int i = 0; i < wires.size(); i++) {
+      Wire wire = wires.get(i);
+      faults.add(new WiringFault.OpenWire(wire.id()));
+      faults.add(new WiringFault.HighResistance(wire.id(), 10_000));
+      faults.add(new WiringFault.ShortToSupply(wire.to()));
+      faults.add(new WiringFault.ShortToZero(wire.from()));
+      TerminalRef next = wires.get((i + 1) % wires.size()).to();
+      faults.add(new WiringFault.CrossShort(wire.to(), next));
+      faults.add(new WiringFault.MovedEnd(wire.id(), wire.to(), next));
+    }
+    return faults;
+  }
+
+  private static void solvesEveryFault(Project project, CommandState state) {
+    LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
+    for (WiringFault fault : everyFault(project)) {
+      LineSolution solution = solver.solve(state, List.of(fault));
+      assertThat(solution.contradiction()).as(fault.text()).isEmpty();
+    }
+  }
+
+  @Test
+  void theDemoLineSurvivesEveryFaultWithEveryOutputOn() {
+    CommandState state = CommandState.REST;
+    for (String output : List.of("DO0", "DO1", "DO2", "DO3", "DO4", "RO0")) {
+      state = state.with(Lines.ref("controller-1:" + output), true);
+    }
+    solvesEveryFault(Demo.project(), CommandState.REST);
+    solvesEveryFault(Demo.project(), state);
+  }
+
+  @Test
+  void relaysAndSelectorsSurviveEveryFault() {
+    Project project =
+        Lines.with(
+            Lines.bare("controller-modular", "safety-drive-7k5"),
+            LinkKind.INTERLOCK_CHAIN,
+            LinkKind.FAULT_RELAY,
+            LinkKind.STATUS,
+            LinkKind.POTENTIOMETER);
+    solvesEveryFault(project, CommandState.REST.with(Lines.ref("plc:DO0"), true));
+  }
+}
