@@ -21,8 +21,11 @@ public final class Characteristic implements Law {
   private final double[] amperes;
   private final double firstSlope;
   private final double lastSlope;
+  private final int likely;
 
-  private Characteristic(double[] volts, double[] amperes, double firstSlope, double lastSlope) {
+  private Characteristic(
+      double[] volts, double[] amperes, double firstSlope, double lastSlope, int likely) {
+    this.likely = likely;
     this.volts = volts;
     this.amperes = amperes;
     this.firstSlope = firstSlope;
@@ -57,19 +60,30 @@ public final class Characteristic implements Law {
           "end slopes %s S and %s S must be at least %s S"
               .formatted(firstSlope, lastSlope, LEAST_SIEMENS));
     }
-    return new Characteristic(volts.clone(), amperes.clone(), firstSlope, lastSlope);
+    Characteristic made =
+        new Characteristic(volts.clone(), amperes.clone(), firstSlope, lastSlope, 0);
+    return made.likely(made.pieceAt(0));
+  }
+
+  private Characteristic likely(int piece) {
+    return new Characteristic(volts, amperes, firstSlope, lastSlope, piece);
+  }
+
+  /** The piece to try first: where elements of this kind usually work. */
+  int likelyPiece() {
+    return likely;
   }
 
   /** A resistor, over 0 Ω. */
   public static Characteristic resistor(double ohms) {
     double slope = 1 / positive("resistance", ohms);
-    return new Characteristic(new double[] {0}, new double[] {0}, slope, slope);
+    return new Characteristic(new double[] {0}, new double[] {0}, slope, slope, 0);
   }
 
   /** A voltage source that also takes current: volts behind a resistance over 0 Ω. */
   public static Characteristic source(double volts, double ohms) {
     double slope = 1 / positive("internal resistance", ohms);
-    return new Characteristic(new double[] {volts}, new double[] {0}, slope, slope);
+    return new Characteristic(new double[] {volts}, new double[] {0}, slope, slope, 0);
   }
 
   /**
@@ -78,14 +92,15 @@ public final class Characteristic implements Law {
    */
   public static Characteristic supply(double volts, double ohms, double limitAmperes) {
     double bend = volts - positive("limit", limitAmperes) * positive("internal resistance", ohms);
-    return level(new double[] {bend, volts}, new double[] {-limitAmperes, 0});
+    return level(new double[] {bend, volts}, new double[] {-limitAmperes, 0}).likely(1);
   }
 
   /** A voltage source that gives and takes no more than its limit. */
   public static Characteristic limitedSource(double volts, double ohms, double limitAmperes) {
     double reach = positive("limit", limitAmperes) * positive("internal resistance", ohms);
     return level(
-        new double[] {volts - reach, volts + reach}, new double[] {-limitAmperes, limitAmperes});
+            new double[] {volts - reach, volts + reach}, new double[] {-limitAmperes, limitAmperes})
+        .likely(1);
   }
 
   /**

@@ -59,7 +59,7 @@ public final class DcSolver {
     boolean usable = near != null && near.branchCount() == pieces.length;
     for (int i = 0; i < pieces.length; i++) {
       if (law(i) instanceof Characteristic law) {
-        int given = usable ? near.piece(i) : law.pieceAt(0);
+        int given = usable ? near.piece(i) : law.likelyPiece();
         pieces[i] = Math.min(given, law.knotVolts().length);
       }
     }

@@ -50,13 +50,15 @@ final class Unknowns {
   private static List<Integer> order(Circuit circuit, Islands islands) {
     int size = circuit.nodes().size();
     BitSet[] neighbours = neighbours(circuit, islands);
+    int[] degrees = new int[size];
     BitSet left = new BitSet(size);
     for (int node = 0; node < size; node++) {
       left.set(node, !islands.isGround(node));
+      degrees[node] = neighbours[node].cardinality();
     }
     List<Integer> order = new ArrayList<>(size);
     while (!left.isEmpty()) {
-      int best = leastJoined(left, neighbours);
+      int best = leastJoined(left, degrees);
       order.add(best);
       left.clear(best);
       BitSet around = neighbours[best];
@@ -64,18 +66,16 @@ final class Unknowns {
         neighbours[n].or(around);
         neighbours[n].clear(n);
         neighbours[n].clear(best);
+        degrees[n] = neighbours[n].cardinality();
       }
     }
     return order;
   }
 
-  private static int leastJoined(BitSet left, BitSet[] neighbours) {
+  private static int leastJoined(BitSet left, int[] degrees) {
     int best = left.nextSetBit(0);
-    int least = Integer.MAX_VALUE;
-    for (int n = best; n >= 0 && least > 1; n = left.nextSetBit(n + 1)) {
-      int degree = neighbours[n].cardinality();
-      if (degree < least) {
-        least = degree;
+    for (int n = best; n >= 0 && degrees[best] > 1; n = left.nextSetBit(n + 1)) {
+      if (degrees[n] < degrees[best]) {
         best = n;
       }
     }

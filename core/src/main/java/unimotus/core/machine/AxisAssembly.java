@@ -44,15 +44,15 @@ public record AxisAssembly(
 
   /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
   public static Optional<AxisAssembly> of(Project project, SheetCatalogue sheets, Axis axis) {
-    return of(project, sheets, axis, new WireIndex(project.wires()));
+    return of(project, sheets, axis, new Neighbourhoods(project, sheets));
   }
 
   /**
-   * Looks everything up as {@link #of(Project, SheetCatalogue, Axis)}, with the project's wires
-   * sorted beforehand.
+   * Looks everything up as {@link #of(Project, SheetCatalogue, Axis)}, with the neighbourhoods of
+   * the line found before.
    */
   public static Optional<AxisAssembly> of(
-      Project project, SheetCatalogue sheets, Axis axis, WireIndex wires) {
+      Project project, SheetCatalogue sheets, Axis axis, Neighbourhoods around) {
     Optional<Controller> controller = chosen(axis.controller()).flatMap(project::controller);
     Optional<Drive> drive = chosen(axis.drive()).flatMap(project::drive);
     Optional<Motor> motor = chosen(axis.motor()).flatMap(project::motor);
@@ -65,7 +65,7 @@ public record AxisAssembly(
     if (controllerSheet.isEmpty() || driveSheet.isEmpty()) {
       return Optional.empty();
     }
-    Neighbourhood around = Neighbourhood.of(drive.get(), axis, project, sheets, wires);
+    Neighbourhoods.Neighbourhood own = around.of(drive.get(), axis);
     return Optional.of(
         new AxisAssembly(
             axis,
@@ -74,8 +74,8 @@ public record AxisAssembly(
             drive.get(),
             driveSheet.get(),
             motor.get(),
-            around.parts(),
-            around.wires(),
+            own.parts(),
+            own.wires(),
             project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList(),
             project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList()));
   }

@@ -9,8 +9,8 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Neighbourhoods;
 import unimotus.core.machine.Project;
-import unimotus.core.machine.WireIndex;
 import unimotus.core.sheet.SheetCatalogue;
 
 /** All axes of a line looked over. Immutable. */
@@ -18,7 +18,10 @@ public final class LineReview {
   private final List<AxisReview> axes;
   private final Map<String, AxisReview> own;
 
-  private LineReview(List<AxisReview> axes, Map<String, AxisReview> own) {
+  private final Neighbourhoods around;
+
+  private LineReview(List<AxisReview> axes, Map<String, AxisReview> own, Neighbourhoods around) {
+    this.around = around;
     this.axes = List.copyOf(axes);
     this.own = own;
   }
@@ -37,9 +40,12 @@ public final class LineReview {
   public static LineReview of(
       Project project, SheetCatalogue sheets, @Nullable LineReview previous) {
     Map<String, AxisReview> own = new HashMap<>();
-    WireIndex wires = new WireIndex(project.wires());
+    Neighbourhoods around =
+        previous != null && previous.around.holdFor(project, sheets)
+            ? previous.around
+            : new Neighbourhoods(project, sheets);
     for (Axis axis : project.axes()) {
-      own.put(axis.id(), review(project, sheets, axis, wires, previous));
+      own.put(axis.id(), review(project, sheets, axis, around, previous));
     }
     Map<String, List<Finding>> shared = LineChecks.check(project);
     List<AxisReview> all = new ArrayList<>();
@@ -48,16 +54,16 @@ public final class LineReview {
       List<Finding> more = shared.getOrDefault(axis.id(), List.of());
       all.add(more.isEmpty() ? review : review.with(more));
     }
-    return new LineReview(all, own);
+    return new LineReview(all, own, around);
   }
 
   private static AxisReview review(
       Project project,
       SheetCatalogue sheets,
       Axis axis,
-      WireIndex wires,
+      Neighbourhoods around,
       @Nullable LineReview previous) {
-    Optional<AxisAssembly> assembly = AxisAssembly.of(project, sheets, axis, wires);
+    Optional<AxisAssembly> assembly = AxisAssembly.of(project, sheets, axis, around);
     if (assembly.isEmpty()) {
       return AxisReview.incomplete(axis, AxisAssembly.missing(project, sheets, axis));
     }

@@ -10,10 +10,10 @@ import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Neighbourhoods;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
-import unimotus.core.machine.WireIndex;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -60,9 +60,9 @@ public record WireSchedule(List<Row> rows) {
   /** The schedule of a line. */
   public static WireSchedule of(Project project, SheetCatalogue sheets) {
     Map<String, Expected> expected = new HashMap<>();
-    WireIndex index = new WireIndex(project.wires());
+    Neighbourhoods around = new Neighbourhoods(project, sheets);
     for (Axis axis : project.axes()) {
-      AxisAssembly.of(project, sheets, axis, index).ifPresent(a -> expect(a, expected));
+      AxisAssembly.of(project, sheets, axis, around).ifPresent(a -> expect(a, expected));
     }
     List<Row> rows = new ArrayList<>();
     for (Wire wire : project.wires()) {
