@@ -50,6 +50,8 @@ public final class Desk {
   private final ObjectProperty<@Nullable String> axisId = new SimpleObjectProperty<>();
   private final ObjectProperty<@Nullable WorkStep> step = new SimpleObjectProperty<>();
   private final BooleanProperty startingAxis = new SimpleBooleanProperty();
+  private final BooleanProperty editingSheets = new SimpleBooleanProperty();
+  private final Path sheetFolder;
   private final ObjectProperty<Preferences> preferences;
   private final ReadOnlyObjectWrapper<Message> message =
       new ReadOnlyObjectWrapper<>(new Message("", false));
@@ -57,8 +59,15 @@ public final class Desk {
   private int depth;
   private boolean waiting;
 
-  /** A desk over a session. */
-  public Desk(Opening opening, Dialogs dialogs, Clock clock, Path preferencesFile) {
+  /**
+   * A desk over a session.
+   *
+   * @param preferencesFile where preferences are kept
+   * @param sheetFolder where device sheets of the user's own are kept
+   */
+  public Desk(
+      Opening opening, Dialogs dialogs, Clock clock, Path preferencesFile, Path sheetFolder) {
+    this.sheetFolder = sheetFolder;
     this.session = opening.session();
     this.evidence = opening.evidence();
     this.dialogs = dialogs;
@@ -69,6 +78,7 @@ public final class Desk {
     axisId.addListener((o, was, is) -> refresh());
     step.addListener((o, was, is) -> refresh());
     startingAxis.addListener((o, was, is) -> refresh());
+    editingSheets.addListener((o, was, is) -> refresh());
     preferences.addListener((o, was, is) -> refresh());
   }
 
@@ -157,6 +167,7 @@ public final class Desk {
     together(
         () -> {
           startingAxis.set(false);
+          editingSheets.set(false);
           axisId.set(axis);
           step.set(station);
         });
@@ -181,6 +192,16 @@ public final class Desk {
   /** Whether an axis is being started; the view for it then stands in the middle. */
   public BooleanProperty startingAxis() {
     return startingAxis;
+  }
+
+  /** Whether the editor of device sheets stands in the middle. */
+  public BooleanProperty editingSheets() {
+    return editingSheets;
+  }
+
+  /** Where device sheets of the user's own are kept. */
+  public Path sheetFolder() {
+    return sheetFolder;
   }
 
   /** Begins a new axis. */

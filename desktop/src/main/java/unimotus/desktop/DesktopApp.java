@@ -51,7 +51,12 @@ public final class DesktopApp extends Application {
             : folders.preferences();
     Look.load();
     Desk desk =
-        new Desk(opening.join(), new SystemDialogs(() -> stage), Clock.systemUTC(), preferences);
+        new Desk(
+            opening.join(),
+            new SystemDialogs(() -> stage),
+            Clock.systemUTC(),
+            preferences,
+            shots ? preferences.resolveSibling("sheets") : folders.sheets());
     Shell shell = new Shell(desk);
     Scene scene = new Scene(shell, WIDTH, HEIGHT);
     Look.wear(scene);

@@ -38,6 +38,13 @@ final class Shots {
     waiting.add(view("wire", "rinse-drum", WorkStep.WIRE));
     waiting.add(pressed("wire-truth", "#mode-truth"));
     waiting.add(pressed("wire-schedule", "#mode-schedule"));
+    waiting.add(
+        new Shot(
+            "sheets",
+            d -> {
+              d.editingSheets().set(true);
+              press("#sheet-begin");
+            }));
     waiting.add(view("set-up", "rinse-drum", WorkStep.SET_UP));
     waiting.add(view("path", "rinse-drum", WorkStep.MAP));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
@@ -68,13 +75,13 @@ final class Shots {
 
   /** Presses a button of the view that is shown. */
   private Shot pressed(String name, String button) {
-    return new Shot(
-        name,
-        d -> {
-          if (stage.getScene().lookup(button) instanceof Button pressed) {
-            pressed.fire();
-          }
-        });
+    return new Shot(name, d -> press(button));
+  }
+
+  private void press(String button) {
+    if (stage.getScene().lookup(button) instanceof Button pressed) {
+      pressed.fire();
+    }
   }
 
   void take() throws IOException {

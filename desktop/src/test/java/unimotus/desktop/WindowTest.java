@@ -66,7 +66,8 @@ abstract class WindowTest extends ApplicationTest {
             Opening.of(SheetLibrary.catalogue(), null),
             answers,
             CLOCK,
-            folder.resolve("preferences.properties"));
+            folder.resolve("preferences.properties"),
+            folder.resolve("sheets"));
     shell = new Shell(desk);
     Scene scene = new Scene(shell, 1280, 800);
     Look.load();

@@ -22,7 +22,7 @@ import unimotus.formats.project.ProjectFile;
 public final class Session {
   private record Past(String name, Project project) {}
 
-  private final SheetCatalogue sheets;
+  private SheetCatalogue sheets;
   private final List<Runnable> listeners = new ArrayList<>();
   private final Deque<Past> undo = new ArrayDeque<>();
   private final Deque<Past> redo = new ArrayDeque<>();
@@ -52,6 +52,13 @@ public final class Session {
   /** The known device sheets. */
   public SheetCatalogue sheets() {
     return sheets;
+  }
+
+  /** Takes other device sheets, as after one was saved, and looks the line over again. */
+  public void use(SheetCatalogue next) {
+    sheets = next;
+    review = LineReview.of(project, next);
+    List.copyOf(listeners).forEach(Runnable::run);
   }
 
   /** The file it was read from or saved to last; empty for a project never saved. */

@@ -21,4 +21,19 @@ public record ControllerSheet(
     selectors = List.copyOf(selectors);
     Bits.check(id, converterBits);
   }
+
+  @Override
+  public ControllerSheet withIdentity(String nextId, String nextName) {
+    return new ControllerSheet(nextId, nextName, terminals, selectors, converterBits);
+  }
+
+  @Override
+  public ControllerSheet withTerminals(List<Terminal> next) {
+    return new ControllerSheet(id, name, next, selectors, converterBits);
+  }
+
+  @Override
+  public ControllerSheet withSelectors(List<Selector> next) {
+    return new ControllerSheet(id, name, terminals, next, converterBits);
+  }
 }

@@ -18,6 +18,15 @@ public sealed interface DeviceSheet permits ControllerSheet, DriveSheet, MotorSh
   /** The switches, jumpers and channel choices of the device; possibly empty. */
   List<Selector> selectors();
 
+  /** This sheet as a class of its own. */
+  DeviceSheet withIdentity(String nextId, String nextName);
+
+  /** This sheet with these terminals instead; a motor plate has none and stays as it is. */
+  DeviceSheet withTerminals(List<Terminal> next);
+
+  /** This sheet with these selectors instead; a motor plate has none and stays as it is. */
+  DeviceSheet withSelectors(List<Selector> next);
+
   /** The terminal with this id; empty where the device has none such. */
   default Optional<Terminal> terminal(String terminalId) {
     return terminals().stream().filter(t -> t.id().equals(terminalId)).findFirst();

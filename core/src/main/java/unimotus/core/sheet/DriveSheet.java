@@ -48,4 +48,24 @@ public record DriveSheet(
         .filter(s -> s.role() == role && terminalId.equals(s.terminal()))
         .findFirst();
   }
+
+  @Override
+  public DriveSheet withIdentity(String nextId, String nextName) {
+    return new DriveSheet(nextId, nextName, terminals, selectors, converterBits, ratings, settings);
+  }
+
+  @Override
+  public DriveSheet withTerminals(List<Terminal> next) {
+    return new DriveSheet(id, name, next, selectors, converterBits, ratings, settings);
+  }
+
+  @Override
+  public DriveSheet withSelectors(List<Selector> next) {
+    return new DriveSheet(id, name, terminals, next, converterBits, ratings, settings);
+  }
+
+  /** This sheet with these settings instead. */
+  public DriveSheet withSettings(List<SettingDefinition> next) {
+    return new DriveSheet(id, name, terminals, selectors, converterBits, ratings, next);
+  }
 }

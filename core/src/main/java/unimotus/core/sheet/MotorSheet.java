@@ -20,4 +20,19 @@ public record MotorSheet(String id, String name, Plate plate) implements DeviceS
   public List<Selector> selectors() {
     return List.of();
   }
+
+  @Override
+  public MotorSheet withIdentity(String nextId, String nextName) {
+    return new MotorSheet(nextId, nextName, plate);
+  }
+
+  @Override
+  public MotorSheet withTerminals(List<Terminal> next) {
+    return this;
+  }
+
+  @Override
+  public MotorSheet withSelectors(List<Selector> next) {
+    return this;
+  }
 }

@@ -50,4 +50,19 @@ public record PartSheet(
   public boolean isOperatedByHand() {
     return positions.size() > 1 && !hasCoil();
   }
+
+  @Override
+  public PartSheet withIdentity(String nextId, String nextName) {
+    return new PartSheet(nextId, nextName, terminals, selectors, positions);
+  }
+
+  @Override
+  public PartSheet withTerminals(List<Terminal> next) {
+    return new PartSheet(id, name, next, selectors, positions);
+  }
+
+  @Override
+  public PartSheet withSelectors(List<Selector> next) {
+    return new PartSheet(id, name, terminals, next, positions);
+  }
 }

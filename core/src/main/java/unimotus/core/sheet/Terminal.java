@@ -63,4 +63,34 @@ public record Terminal(
   public List<Figure> missingFigures() {
     return role.typical().keySet().stream().filter(f -> !electrical.containsKey(f.key())).toList();
   }
+
+  /** This terminal with another marking and other words. */
+  public Terminal withWords(String nextId, String nextLabel) {
+    return new Terminal(nextId, nextLabel, role, common, electrical, closedIn);
+  }
+
+  /** This terminal in another role, with the figures typical for it. */
+  public Terminal withRole(TerminalRole next) {
+    Map<String, Double> figures = new TreeMap<>();
+    next.typical().forEach((f, v) -> figures.put(f.key(), electrical.getOrDefault(f.key(), v)));
+    return new Terminal(
+        id, label, next, common, figures, next == TerminalRole.RELAY_CONTACT ? closedIn : null);
+  }
+
+  /** This terminal with its circuit closing elsewhere; null for nowhere. */
+  public Terminal withCommon(@Nullable String next) {
+    return new Terminal(id, label, role, next, electrical, closedIn);
+  }
+
+  /** This terminal with one figure changed. */
+  public Terminal withFigure(Figure figure, double value) {
+    Map<String, Double> figures = new TreeMap<>(electrical);
+    figures.put(figure.key(), value);
+    return new Terminal(id, label, role, common, figures, closedIn);
+  }
+
+  /** This contact closed in other positions. */
+  public Terminal withClosedIn(List<String> next) {
+    return new Terminal(id, label, role, common, electrical, next);
+  }
 }

@@ -61,6 +61,9 @@ final class ProjectMenu extends MenuButton {
             undo,
             redo,
             does(item("add-axis", "New axis", "Shortcut+Shift+N"), desk::startAxis),
+            does(
+                item("sheets", "Device sheets", "Shortcut+Shift+D"),
+                () -> desk.editingSheets().set(true)),
             new SeparatorMenuItem(),
             units(),
             decimals(),

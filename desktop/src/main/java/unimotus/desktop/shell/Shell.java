@@ -121,7 +121,10 @@ public final class Shell extends StackPane {
   }
 
   private void showView() {
-    View next = desk.startingAxis().get() ? views.newAxis() : views.of(desk.step().get());
+    View next =
+        desk.editingSheets().get()
+            ? views.sheets()
+            : desk.startingAxis().get() ? views.newAxis() : views.of(desk.step().get());
     if (next != shown) {
       shown = next;
       Node node = next.node();

@@ -5,6 +5,7 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.View;
+import unimotus.desktop.sheet.SheetView;
 import unimotus.desktop.wire.WireView;
 import unimotus.workbench.WorkStep;
 
@@ -26,6 +27,11 @@ public final class Views {
   /** The view that starts an axis. */
   public View newAxis() {
     return made.computeIfAbsent("new axis", key -> new NewAxisView(desk));
+  }
+
+  /** The editor of device sheets. */
+  public View sheets() {
+    return made.computeIfAbsent("sheets", key -> new SheetView(desk));
   }
 
   private View make(@Nullable WorkStep step) {

@@ -11,6 +11,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.util.Optional;
 import unimotus.core.machine.Project;
+import unimotus.formats.file.AtomicFile;
 import unimotus.formats.json.Documents;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;

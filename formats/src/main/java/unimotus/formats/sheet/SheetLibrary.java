@@ -11,6 +11,8 @@ import java.util.List;
 import java.util.stream.Stream;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.SheetFaults;
+import unimotus.formats.file.AtomicFile;
 import unimotus.formats.json.Documents;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
@@ -53,7 +55,43 @@ public final class SheetLibrary {
    */
   public static DeviceSheet read(String name, byte[] bytes) throws FileFault {
     ObjectNode document = Documents.parse(name, bytes, FORMAT);
-    return Documents.bindChecked(name, bytes, document, Schema.SHEET, DeviceSheet.class);
+    DeviceSheet sheet =
+        Documents.bindChecked(name, bytes, document, Schema.SHEET, DeviceSheet.class);
+    List<String> faults = SheetFaults.of(sheet);
+    if (!faults.isEmpty()) {
+      throw new FileFault(name, 1, 1, String.join("; ", faults));
+    }
+    return sheet;
+  }
+
+  /** The file's content for a sheet: UTF-8, sorted keys, a line a leaf. */
+  public static byte[] write(DeviceSheet sheet) {
+    try {
+      ObjectNode document =
+          (ObjectNode)
+              Json.strict()
+                  .readTree(Json.strict().writerFor(DeviceSheet.class).writeValueAsBytes(sheet));
+      document.put("format", FORMAT);
+      document.put("version", 1);
+      return (Json.writer().writeValueAsString(Json.sorted(document)) + "\n")
+          .getBytes(StandardCharsets.UTF_8);
+    } catch (IOException e) {
+      throw new IllegalStateException("a sheet can always be written", e);
+    }
+  }
+
+  /**
+   * Saves a sheet into a folder of the user's, under its id; the folder is made where it is
+   * missing.
+   *
+   * @return the file
+   * @throws IOException where it cannot be written; a sheet there before is then intact
+   */
+  public static Path save(Path folder, DeviceSheet sheet) throws IOException {
+    Files.createDirectories(folder);
+    Path file = folder.resolve(sheet.id() + ".json");
+    AtomicFile.write(file, file.resolveSibling(file.getFileName() + ".previous"), write(sheet));
+    return file;
   }
 
   /**

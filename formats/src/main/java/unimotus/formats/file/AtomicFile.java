@@ -1,4 +1,4 @@
-package unimotus.formats.project;
+package unimotus.formats.file;
 
 import java.io.IOException;
 import java.nio.ByteBuffer;
@@ -14,7 +14,7 @@ import java.nio.file.StandardOpenOption;
  * <p>Write to a temporary file beside it, force it to the disk, keep the old version under another
  * name, rename.
  */
-final class AtomicFile {
+public final class AtomicFile {
   private AtomicFile() {}
 
   /**
@@ -23,7 +23,7 @@ final class AtomicFile {
    * @param previous where the version before is kept; not touched where there was none
    * @throws IOException where the disk or the rights do not allow it; the old file is then intact
    */
-  static void write(Path target, Path previous, byte[] bytes) throws IOException {
+  public static void write(Path target, Path previous, byte[] bytes) throws IOException {
     Path temporary = beside(target, ".writing");
     try {
       forced(temporary, bytes);

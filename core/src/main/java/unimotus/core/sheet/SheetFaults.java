@@ -1,0 +1,53 @@
+package unimotus.core.sheet;
+
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/** What keeps a sheet from being used, beyond what its schema can tell. */
+public final class SheetFaults {
+  private SheetFaults() {}
+
+  /** The faults in words, each naming the terminal or selector; empty where there are none. */
+  public static List<String> of(DeviceSheet sheet) {
+    List<String> faults = new ArrayList<>();
+    Set<String> seen = new HashSet<>();
+    for (Terminal terminal : sheet.terminals()) {
+      if (!seen.add(terminal.id())) {
+        faults.add("terminal '%s' is there twice".formatted(terminal.id()));
+      }
+      check(sheet, terminal, faults);
+    }
+    for (Selector selector : sheet.selectors()) {
+      if (selector.terminal() != null && sheet.terminal(selector.terminal()).isEmpty()) {
+        faults.add(
+            "switch %s belongs to terminal '%s', which the device does not have"
+                .formatted(selector.id(), selector.terminal()));
+      }
+    }
+    return faults;
+  }
+
+  private static void check(DeviceSheet sheet, Terminal terminal, List<String> faults) {
+    List<String> missing = terminal.missingFigures().stream().map(Figure::label).toList();
+    if (!missing.isEmpty()) {
+      faults.add(
+          "terminal %s (%s) has no electrical model: %s not given"
+              .formatted(terminal.id(), terminal.role().label(), String.join(", ", missing)));
+    }
+    for (Figure figure : terminal.role().typical().keySet()) {
+      Double given = terminal.electrical().get(figure.key());
+      if (given != null && !(given > 0 && Double.isFinite(given))) {
+        faults.add(
+            "terminal %s: %s must be over 0 %s, not %s"
+                .formatted(terminal.id(), figure.label(), figure.unit().symbol(), given));
+      }
+    }
+    if (terminal.common() != null && sheet.terminal(terminal.common()).isEmpty()) {
+      faults.add(
+          "terminal %s closes to '%s', which the device does not have"
+              .formatted(terminal.id(), terminal.common()));
+    }
+  }
+}

@@ -1,0 +1,178 @@
+package unimotus.desktop.sheet;
+
+import javafx.scene.Node;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import unimotus.core.sheet.ChoiceSetting;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+
+/** The settings of a drive's sheet: code in its menu, name, range or choices, works value. */
+final class SettingsPane {
+  private final SheetChange change;
+
+  SettingsPane(SheetChange change) {
+    this.change = change;
+  }
+
+  Node show(DeviceSheet sheet) {
+    VBox rows = new VBox(4);
+    if (sheet instanceof DriveSheet drive) {
+      drive.settings().forEach(s -> rows.getChildren().add(row(s)));
+    }
+    return Parts.scrolling(rows);
+  }
+
+  private Node row(SettingDefinition setting) {
+    HBox line =
+        Parts.row(
+            10,
+            text(
+                "setting-code-" + setting.code(),
+                setting.code(),
+                6,
+                t -> put(setting, t, setting.name())),
+            text(
+                "setting-name-" + setting.code(),
+                setting.name(),
+                22,
+                t -> put(setting, setting.code(), t)));
+    if (setting instanceof NumberSetting number) {
+      addNumber(line, number);
+    } else if (setting instanceof ChoiceSetting choice) {
+      addChoice(line, choice);
+    }
+    line.getChildren()
+        .addAll(
+            Parts.spring(),
+            Parts.quiet(
+                "setting-remove-" + setting.code(),
+                "remove",
+                () -> change.apply(d -> d.remove(setting))));
+    line.getStyleClass().add("setting-row");
+    return line;
+  }
+
+  private void addNumber(HBox line, NumberSetting s) {
+    line.getChildren()
+        .addAll(
+            text(
+                "setting-low-" + s.code(),
+                plain(s.minimum()),
+                6,
+                t -> number(s, t, plain(s.maximum()), plain(s.defaultValue()))),
+            Parts.label("to", "ink-caption"),
+            text(
+                "setting-high-" + s.code(),
+                plain(s.maximum()),
+                6,
+                t -> number(s, plain(s.minimum()), t, plain(s.defaultValue()))),
+            Parts.label(s.unit().symbol() + ", from the works", "ink-caption"),
+            text(
+                "setting-default-" + s.code(),
+                plain(s.defaultValue()),
+                6,
+                t -> number(s, plain(s.minimum()), plain(s.maximum()), t)));
+  }
+
+  private void addChoice(HBox line, ChoiceSetting s) {
+    ChoiceField<ChoiceSetting.Option> works =
+        new ChoiceField<>(
+            "works value of " + s.code(),
+            s.options(),
+            o -> o.value() + (o.shown().equals(o.value()) ? "" : " (" + o.shown() + ")"),
+            o ->
+                change.apply(
+                    d ->
+                        d.put(
+                            s,
+                            new ChoiceSetting(
+                                s.code(),
+                                s.name(),
+                                s.group(),
+                                s.role(),
+                                s.terminal(),
+                                s.options(),
+                                o.value()))));
+    works.setId("setting-default-" + s.code());
+    s.options().stream()
+        .filter(o -> o.value().equals(s.defaultValue()))
+        .findFirst()
+        .ifPresent(works::show);
+    line.getChildren()
+        .addAll(
+            Parts.label("one of %d, from the works".formatted(s.options().size()), "ink-caption"),
+            works);
+  }
+
+  private static String plain(double value) {
+    return value == Math.rint(value) ? Long.toString((long) value) : Double.toString(value);
+  }
+
+  private void number(NumberSetting s, String low, String high, String works) {
+    change.apply(
+        d ->
+            d.put(
+                s,
+                new NumberSetting(
+                    s.code(),
+                    s.name(),
+                    s.group(),
+                    s.role(),
+                    s.terminal(),
+                    s.unit(),
+                    parse(s, low),
+                    parse(s, high),
+                    parse(s, works))));
+  }
+
+  private static double parse(NumberSetting setting, String text) {
+    try {
+      return Double.parseDouble(text.strip().replace(',', '.'));
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException(
+          "setting %s: '%s' is not a number".formatted(setting.code(), text.strip()), e);
+    }
+  }
+
+  private void put(SettingDefinition s, String code, String name) {
+    if (code.isBlank()) {
+      return;
+    }
+    change.apply(
+        d ->
+            d.put(
+                s,
+                s instanceof NumberSetting n
+                    ? new NumberSetting(
+                        code,
+                        name,
+                        n.group(),
+                        n.role(),
+                        n.terminal(),
+                        n.unit(),
+                        n.minimum(),
+                        n.maximum(),
+                        n.defaultValue())
+                    : renamed((ChoiceSetting) s, code, name)));
+  }
+
+  private static ChoiceSetting renamed(ChoiceSetting c, String code, String name) {
+    return new ChoiceSetting(
+        code, name, c.group(), c.role(), c.terminal(), c.options(), c.defaultValue());
+  }
+
+  private static TextField text(
+      String id, String value, int columns, java.util.function.Consumer<String> take) {
+    TextField field = new TextField(value);
+    field.setId(id);
+    field.setPrefColumnCount(columns);
+    field.setOnAction(e -> take.accept(field.getText().strip()));
+    return field;
+  }
+}
