@@ -112,7 +112,9 @@ public final class Fixtures {
             "run-reverse",
             "enable",
             "start-delayed",
-            "pulse-reference"));
+            "pulse-reference",
+            "manual-request"));
+    settings.add(choice("P27", SettingRole.MANUAL_OWNER, null, "terminals", "fieldbus"));
     settings.add(
         choice("P18", SettingRole.ANALOG_RANGE, "AI1", "4-20 mA", "0-20 mA", "0-10 V", "±10 V"));
     settings.add(
@@ -162,7 +164,8 @@ public final class Fixtures {
         "Test selector",
         List.of(
             terminal("3", TerminalRole.RELAY_COMMON, null),
-            new Terminal("4", "4", TerminalRole.RELAY_CONTACT, "3", Map.of(), List.of("hand"))),
+            new Terminal("4", "4", TerminalRole.RELAY_CONTACT, "3", Map.of(), List.of("hand")),
+            new Terminal("6", "6", TerminalRole.RELAY_CONTACT, "3", Map.of(), List.of("hand"))),
         List.of(),
         List.of("off", "hand", "auto"));
   }

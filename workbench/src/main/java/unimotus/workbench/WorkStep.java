@@ -45,6 +45,7 @@ public enum WorkStep {
           SWAPPED,
           START_TWICE,
           START_RACE,
+          HAND_REFERENCE,
           SHORT_CIRCUIT,
           FAIL_SAFE,
           NOT_AS_MEANT,

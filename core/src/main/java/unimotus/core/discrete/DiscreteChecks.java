@@ -187,18 +187,7 @@ public final class DiscreteChecks {
           "The drive reports a configuration alarm and does not run.",
           "Leave one of the two. After a Hand–Off–Auto selector take the delayed one.");
     }
-    boolean race =
-        terminals.input("start").isPresent()
-            && axis.parts().stream().anyMatch(p -> p.sheet().positions().contains("hand"));
-    if (race && !both) {
-      add(
-          Severity.WARNING,
-          Rule.START_RACE,
-          "drive/inputs",
-          "Hand closes stop and start together, and the start input takes no delay",
-          "Both edges may fall into one scan of the drive: stop is not yet satisfied and the start is lost.",
-          "Assign the delayed start, or put a delay relay before the start input.");
-    }
+    HandMode.of(axis, table).forEach(h -> found.addAll(h.findings(axis.axis().id())));
   }
 
   private void checkRestart() {

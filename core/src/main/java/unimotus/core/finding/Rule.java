@@ -55,6 +55,7 @@ public enum Rule {
   FAIL_SAFE("DIS-018", "A broken wire does not read as a fault", "common practice"),
   NOT_AS_MEANT("DIS-019", "Input reads otherwise than meant", "IEC 61131-2 (from memory)"),
   MAINS_SELECTOR("DIS-020", "Supply is set for another mains voltage", "common practice"),
+  HAND_REFERENCE("DIS-021", "Hand starts the motor but not its potentiometer", "common practice"),
   COMMAND_SOURCE("SET-001", "Drive listens to another command source", "common practice"),
   REFERENCE_SOURCE("SET-002", "Drive listens to another reference source", "common practice"),
   SETTING_RANGE("SET-003", "Setting is outside its range", "device sheet");

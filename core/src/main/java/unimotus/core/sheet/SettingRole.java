@@ -33,6 +33,11 @@ public enum SettingRole {
   SLIP_COMPENSATION,
   /** Of one binary input: {@code run-forward}, {@code run-reverse}, {@code reset}, … */
   INPUT_FUNCTION,
+  /**
+   * The port that holds the manual request and with it the reference: {@code terminals}, {@code
+   * keypad} or {@code fieldbus}.
+   */
+  MANUAL_OWNER,
   /** Of one contact or transistor output: the state of the drive it shows. */
   OUTPUT_FUNCTION,
   /** Of one analog input: the signal range. */

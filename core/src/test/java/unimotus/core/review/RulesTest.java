@@ -169,6 +169,8 @@ class RulesTest {
                     Fixtures.withSetting(noRun, "P16", "start"), "hoa", "test-selector"),
                 Fixtures.wire("x1", "drive:P24", "hoa:3"),
                 Fixtures.wire("x2", "hoa:4", "drive:DI1"))),
+        Arguments.of(Rule.HAND_REFERENCE, hand("P17", "none", "terminals")),
+        Arguments.of(Rule.HAND_REFERENCE, hand("P17", "manual-request", "fieldbus")),
         Arguments.of(Rule.SHORT_CIRCUIT, with(sound(), Fixtures.wire("x1", "plc:DO0", "plc:M"))),
         Arguments.of(
             Rule.FAIL_SAFE,
@@ -200,6 +202,23 @@ class RulesTest {
 
   private static Wire made(String id, String from, String to, ConductorSize size, double metres) {
     return Fixtures.wire(id, from, to).withMake(WireMake.PLAIN.withSize(size).withLength(metres));
+  }
+
+  /** A selector that starts in Hand, with the second input set to something, and an owner. */
+  private static Project hand(String code, String function, String owner) {
+    Project set =
+        Fixtures.withSetting(
+            Fixtures.withSetting(
+                Fixtures.withSetting(Fixtures.without(sound(), "w1"), "P16", "start"),
+                code,
+                function),
+            "P27",
+            owner);
+    return with(
+        Fixtures.withPart(set, "hoa", "test-selector"),
+        Fixtures.wire("x1", "drive:P24", "hoa:3"),
+        Fixtures.wire("x2", "hoa:4", "drive:DI1"),
+        Fixtures.wire("x3", "hoa:6", "drive:DI2"));
   }
 
   private static Intent meant(String input, String meaning, Condition... when) {
@@ -316,6 +335,15 @@ class RulesTest {
     assertThat(finding.place()).isEqualTo("axis/belt/drive/P3");
     assertThat(finding.seen()).contains("9 A").contains("8.05 A");
     assertThat(finding.severity()).isEqualTo(Severity.ERROR);
+  }
+
+  /** Whoever owns the manual request owns the reference (common practice). */
+  @Test
+  void handFollowsItsPotentiometerOnlyWhereTheRequestIsItsOwn() {
+    assertThat(findings(hand("P17", "manual-request", "terminals")))
+        .extracting(Finding::rule)
+        .doesNotContain(Rule.HAND_REFERENCE)
+        .contains(Rule.START_RACE);
   }
 
   @Test
