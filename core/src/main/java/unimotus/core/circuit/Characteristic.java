@@ -7,12 +7,12 @@ import java.util.Arrays;
  * knots. Resistors, diodes, inputs, transistor outputs and real sources are all of this kind.
  *
  * <p>The current never falls with rising voltage; with that a network of such branches has one
- * solution. Where a piece would be level it keeps a slope of {@value #LEAST_SIEMENS} S, a leak of a
+ * solution. Where a piece would be level it keeps a slope of {@value #LEAST_SLOPE} A/V, a leak of a
  * hundred megohms, ten times what a meter itself loads.
  */
 public final class Characteristic implements Law {
-  /** Slope of a level piece, in siemens. */
-  public static final double LEAST_SIEMENS = 1e-8;
+  /** Slope of a level piece, in amperes per volt. */
+  public static final double LEAST_SLOPE = 1e-8;
 
   /** Volts over which a current source gives up at the end of its compliance. */
   private static final double COMPLIANCE_BEND_VOLTS = 0.05;
@@ -36,9 +36,9 @@ public final class Characteristic implements Law {
    * A characteristic through knots.
    *
    * @param volts voltages of the knots, rising
-   * @param amperes currents there, rising by at least {@link #LEAST_SIEMENS} per volt
-   * @param firstSlope slope below the first knot, in siemens
-   * @param lastSlope slope above the last knot, in siemens
+   * @param amperes currents there, rising by at least {@link #LEAST_SLOPE} per volt
+   * @param firstSlope slope below the first knot, in amperes per volt
+   * @param lastSlope slope above the last knot, in amperes per volt
    * @throws IllegalArgumentException where the current would fall
    */
   public static Characteristic of(
@@ -55,10 +55,10 @@ public final class Characteristic implements Law {
                 .formatted(i, volts[i], amperes[i], i - 1, volts[i - 1], amperes[i - 1]));
       }
     }
-    if (!(firstSlope >= LEAST_SIEMENS && lastSlope >= LEAST_SIEMENS)) {
+    if (!(firstSlope >= LEAST_SLOPE && lastSlope >= LEAST_SLOPE)) {
       throw new IllegalArgumentException(
-          "end slopes %s S and %s S must be at least %s S"
-              .formatted(firstSlope, lastSlope, LEAST_SIEMENS));
+          "end slopes %s and %s A/V must be at least %s A/V"
+              .formatted(firstSlope, lastSlope, LEAST_SLOPE));
     }
     Characteristic made =
         new Characteristic(volts.clone(), amperes.clone(), firstSlope, lastSlope, 0);
@@ -123,8 +123,8 @@ public final class Characteristic implements Law {
   public static Characteristic diode(double forwardVolts, double ohms) {
     return Characteristic.of(
         new double[] {forwardVolts},
-        new double[] {forwardVolts * LEAST_SIEMENS},
-        LEAST_SIEMENS,
+        new double[] {forwardVolts * LEAST_SLOPE},
+        LEAST_SLOPE,
         1 / positive("resistance", ohms));
   }
 
@@ -132,21 +132,20 @@ public final class Characteristic implements Law {
   public static Characteristic limitedDiode(double forwardVolts, double ohms, double limitAmperes) {
     double bend = forwardVolts + positive("limit", limitAmperes) * positive("resistance", ohms);
     return level(
-        new double[] {forwardVolts, bend},
-        new double[] {forwardVolts * LEAST_SIEMENS, limitAmperes});
+        new double[] {forwardVolts, bend}, new double[] {forwardVolts * LEAST_SLOPE, limitAmperes});
   }
 
   /** Two {@linkplain #limitedDiode limited diodes} back to back: takes either polarity. */
   public static Characteristic eitherWay(double forwardVolts, double ohms, double limitAmperes) {
     double bend = forwardVolts + positive("limit", limitAmperes) * positive("resistance", ohms);
-    double leak = forwardVolts * LEAST_SIEMENS;
+    double leak = forwardVolts * LEAST_SLOPE;
     return level(
         new double[] {-bend, -forwardVolts, forwardVolts, bend},
         new double[] {-limitAmperes, -leak, leak, limitAmperes});
   }
 
   private static Characteristic level(double[] volts, double[] amperes) {
-    return Characteristic.of(volts, amperes, LEAST_SIEMENS, LEAST_SIEMENS);
+    return Characteristic.of(volts, amperes, LEAST_SLOPE, LEAST_SLOPE);
   }
 
   private static double positive(String what, double value) {

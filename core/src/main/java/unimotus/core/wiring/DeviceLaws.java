@@ -50,12 +50,14 @@ final class DeviceLaws {
   private final CommandState state;
   private final boolean energised;
   private final boolean powered;
+  private final boolean pulsesLow;
 
-  DeviceLaws(PlacedDevice device, CommandState state, boolean energised, boolean powered) {
+  DeviceLaws(PlacedDevice device, CommandState state, boolean energised, Power power) {
     this.device = device;
     this.state = state;
     this.energised = energised;
-    this.powered = powered && !position().equals("no power");
+    this.powered = power != Power.OFF && !position().equals("no power");
+    this.pulsesLow = power == Power.PULSES_LOW;
   }
 
   /** Whether a terminal is joined inside the device although no wire ends on it. */
@@ -78,8 +80,9 @@ final class DeviceLaws {
     TerminalRef back = common.get();
     switch (terminal.role()) {
       case SUPPLY_24V -> found.add(new Element("", ref, back, supply(terminal, mainsShare())));
-      case REFERENCE_10V, TEST_PULSE_OUTPUT ->
-          found.add(new Element("", ref, back, supply(terminal, 1)));
+      case REFERENCE_10V -> found.add(new Element("", ref, back, supply(terminal, 1)));
+      case TEST_PULSE_OUTPUT ->
+          found.add(new Element("", ref, back, supply(terminal, pulsesLow ? 0 : 1)));
       case DIGITAL_INPUT -> found.add(input(terminal, ref, back));
       case EITHER_WAY_INPUT ->
           found.add(

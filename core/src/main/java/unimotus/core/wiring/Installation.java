@@ -18,11 +18,13 @@ import unimotus.core.sheet.Terminal;
 public final class Installation {
   private final Map<String, PlacedDevice> devices;
   private final List<Wire> wires;
+  private final boolean pulseTested;
 
   private Installation(Collection<PlacedDevice> placed, List<Wire> wires) {
     this.devices = new LinkedHashMap<>();
     placed.forEach(d -> devices.put(d.id(), d));
     this.wires = List.copyOf(wires);
+    this.pulseTested = devices.values().stream().anyMatch(PlacedDevice::isPulseTested);
   }
 
   /** What belongs to one axis: its controller, its drive, and the parts its wires run over. */
@@ -51,6 +53,11 @@ public final class Installation {
   /** The wires. */
   public List<Wire> wires() {
     return wires;
+  }
+
+  /** Whether any safety input expects test pulses. */
+  boolean hasPulseTestedInputs() {
+    return pulseTested;
   }
 
   /** The device with this id; empty where it is not part of this installation. */

@@ -39,7 +39,7 @@ final class LineCircuit {
       CommandState state,
       Set<String> energised,
       List<WiringFault> faults,
-      boolean powered,
+      Power power,
       Set<TerminalRef> probed) {
     this.installation = installation;
     Map<String, Wire> wires = new HashMap<>();
@@ -55,7 +55,7 @@ final class LineCircuit {
     groundAtZero();
     installation.wires().forEach(w -> addWire(wires.get(w.id()), faults));
     for (PlacedDevice device : installation.devices()) {
-      addDevice(device, new DeviceLaws(device, state, energised.contains(device.id()), powered));
+      addDevice(device, new DeviceLaws(device, state, energised.contains(device.id()), power));
     }
     faults.forEach(this::addShort);
   }

@@ -21,6 +21,7 @@ public final class LineSolution {
   private final DcResult result;
   private final Set<String> energised;
   private final boolean settled;
+  private final @Nullable LineSolution pulsesLow;
 
   LineSolution(
       Installation installation,
@@ -28,7 +29,9 @@ public final class LineSolution {
       Circuit circuit,
       DcResult result,
       Set<String> energised,
-      boolean settled) {
+      boolean settled,
+      @Nullable LineSolution pulsesLow) {
+    this.pulsesLow = pulsesLow;
     this.installation = installation;
     this.map = map;
     this.circuit = circuit;
@@ -119,7 +122,24 @@ public final class LineSolution {
       volts = Math.abs(volts);
       amperes = Math.abs(amperes);
     }
-    return Optional.of(new InputReading(volts, amperes, level(terminal.get(), volts, amperes)));
+    Level level = level(terminal.get(), volts, amperes);
+    return Optional.of(new InputReading(volts, amperes, tested(ref, terminal.get(), level)));
+  }
+
+  /**
+   * A pulse-tested safety input takes a steady voltage for a fault: where it stays on while the
+   * test pulses are low, the pulses do not come through and its state counts for nothing.
+   */
+  private Level tested(TerminalRef ref, Terminal terminal, Level level) {
+    LineSolution low = pulsesLow;
+    boolean tested =
+        terminal.role() == TerminalRole.SAFE_TORQUE_OFF
+            && installation.device(ref.device()).filter(PlacedDevice::isPulseTested).isPresent();
+    if (!tested || low == null || level != Level.ON) {
+      return level;
+    }
+    Level inPulse = low.input(ref).map(InputReading::level).orElse(Level.OFF);
+    return inPulse == Level.OFF ? Level.ON : Level.UNDEFINED;
   }
 
   private static Level level(Terminal terminal, double volts, double amperes) {

@@ -89,10 +89,33 @@ public final class LineSolver {
       Set<TerminalRef> asked,
       @Nullable LineSolution near,
       boolean settled) {
-    LineCircuit map = new LineCircuit(installation, state, energised, faults, true, asked);
+    LineSolution solution = once(state, energised, faults, asked, near, settled, Power.ON, null);
+    return installation.hasPulseTestedInputs()
+        ? once(
+            state,
+            energised,
+            faults,
+            asked,
+            solution,
+            settled,
+            Power.ON,
+            once(state, energised, faults, asked, solution, settled, Power.PULSES_LOW, null))
+        : solution;
+  }
+
+  private LineSolution once(
+      CommandState state,
+      Set<String> energised,
+      List<WiringFault> faults,
+      Set<TerminalRef> asked,
+      @Nullable LineSolution near,
+      boolean settled,
+      Power power,
+      @Nullable LineSolution pulsesLow) {
+    LineCircuit map = new LineCircuit(installation, state, energised, faults, power, asked);
     Circuit circuit = map.build();
     DcResult result = DcSolver.solve(circuit, near == null ? null : near.point());
-    return new LineSolution(installation, map, circuit, result, energised, settled);
+    return new LineSolution(installation, map, circuit, result, energised, settled, pulsesLow);
   }
 
   /** The relays whose coil sees its pull-in voltage, either polarity. */

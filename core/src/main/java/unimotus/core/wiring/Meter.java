@@ -60,7 +60,7 @@ public final class Meter {
     }
     Set<TerminalRef> probed = new HashSet<>(Set.of(red, black));
     LineCircuit map =
-        new LineCircuit(solver.installation(), state, Set.of(), faults, false, probed);
+        new LineCircuit(solver.installation(), state, Set.of(), faults, Power.OFF, probed);
     int test = map.addBranch("meter", red, black, Characteristic.source(TEST_VOLTS, TEST_OHMS));
     Circuit circuit = map.build();
     DcResult result = DcSolver.solve(circuit);

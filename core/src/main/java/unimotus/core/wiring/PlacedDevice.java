@@ -100,6 +100,11 @@ public record PlacedDevice(Device device, DeviceSheet sheet) {
     return sheet.first(TerminalRole.SUPPLY_24V).map(t -> ref(t.id()));
   }
 
+  /** Whether the device's safety inputs expect test pulses instead of plain contacts. */
+  public boolean isPulseTested() {
+    return selector(SelectorRole.SAFETY_INPUT_KIND, "contact").equals("pulse-tested");
+  }
+
   /** Whether the device's binary inputs want +24 V ({@code source}) as against 0 V. */
   public boolean inputsAreSource() {
     return selector(SelectorRole.INPUT_LOGIC, "source").equals("source");

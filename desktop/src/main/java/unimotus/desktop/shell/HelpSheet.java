@@ -24,7 +24,10 @@ final class HelpSheet extends StackPane {
     {"Ctrl+N, Ctrl+O", "new line, open"},
     {"Ctrl+S, Ctrl+Shift+S", "save, save as"},
     {"Ctrl+D", "light and dark"},
-    {"Delete", "at Wire: remove the chosen wire"},
+    {"Enter, Space", "at Wire: begin or end a wire; switch an output"},
+    {"R, B", "at Wire: hold the red or the black probe here"},
+    {"W, M, Delete", "at Wire: next wire here; move its end here; remove it"},
+    {"Ctrl+Shift+D", "device sheets of your own"},
     {"Ctrl+Delete", "at Prove: remove the reading"},
     {"+, −, Home", "in a plot: closer, wider, all of it"},
     {"←, →, with Shift", "in a plot: first cursor, second cursor"},
@@ -79,6 +82,10 @@ final class HelpSheet extends StackPane {
             sign(Mark.Kind.LATER, "not in this version"),
             Parts.prose(
                 "Solid line: what happens. Dashed: what is meant or predicted. Dots: measured.",
+                "ink-label"),
+            Parts.prose(
+                "At Wire a thick wire carries current, a middling one stands at a voltage, a thin one is dead. Squares:"
+                    + " filled reads on, hollow off, half either way.",
                 "ink-label"),
             Parts.prose(
                 "On the thread a wave is an analog signal on wires, a straight stroke is arithmetic or steel.",
