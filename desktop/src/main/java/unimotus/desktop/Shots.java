@@ -70,7 +70,12 @@ final class Shots {
   }
 
   private static Shot view(String name, @Nullable String axis, WorkStep step) {
-    return new Shot(name, d -> d.show(axis, step));
+    return new Shot(
+        name,
+        d -> {
+          d.show(axis, step);
+          d.say("");
+        });
   }
 
   /** Presses a button of the view that is shown. */

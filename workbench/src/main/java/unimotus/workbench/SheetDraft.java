@@ -160,6 +160,34 @@ public final class SheetDraft {
                 s.selectors().stream().map(x -> x.equals(before) ? after : x).toList()));
   }
 
+  /** Adds a switch like another one, under a free id. */
+  public void addLike(Selector selector) {
+    List<String> taken = sheet.selectors().stream().map(Selector::id).toList();
+    String id = free(selector.id(), taken);
+    change(
+        s -> {
+          List<Selector> next = new ArrayList<>(s.selectors());
+          next.add(
+              next.indexOf(selector) + 1,
+              new Selector(
+                  id,
+                  selector.label(),
+                  selector.role(),
+                  selector.terminal(),
+                  selector.options(),
+                  selector.initial()));
+          return s.withSelectors(next);
+        });
+  }
+
+  private static String free(String stem, List<String> taken) {
+    int n = 2;
+    while (taken.contains(stem + "-" + n)) {
+      n++;
+    }
+    return stem + "-" + n;
+  }
+
   /** Removes a switch. */
   public void remove(Selector selector) {
     change(s -> s.withSelectors(s.selectors().stream().filter(x -> !x.equals(selector)).toList()));
@@ -175,6 +203,21 @@ public final class SheetDraft {
       throw new IllegalArgumentException("setting '%s' is there already".formatted(after.code()));
     }
     settings(list -> list.stream().map(x -> x.equals(before) ? after : x).toList());
+  }
+
+  /** Adds a setting like another one, under a free code. */
+  public void addLike(SettingDefinition setting) {
+    if (!(sheet instanceof DriveSheet drive)) {
+      return;
+    }
+    String code =
+        free(setting.code(), drive.settings().stream().map(SettingDefinition::code).toList());
+    settings(
+        list -> {
+          List<SettingDefinition> next = new ArrayList<>(list);
+          next.add(next.indexOf(setting) + 1, setting.withCode(code));
+          return next;
+        });
   }
 
   /** Removes a setting of a drive. */

@@ -119,6 +119,18 @@ class SheetDraftTest {
   }
 
   @Test
+  void switchesAndSettingsAreAddedLikeAnother() {
+    draft.addLike(draft.sheet().selectors().get(0));
+    assertThat(draft.sheet().selectors().get(1).id()).isEqualTo("inputs-2");
+    DriveSheet drive = (DriveSheet) draft.sheet();
+    draft.addLike(drive.setting("R30").orElseThrow());
+    draft.addLike(drive.setting("R30").orElseThrow());
+    assertThat(((DriveSheet) draft.sheet()).settings())
+        .extracting(s -> s.code())
+        .containsSequence("R30", "R30-3", "R30-2");
+  }
+
+  @Test
   void aTerminalWithoutAModelIsRefusedByName() throws IOException {
     Terminal bare =
         new Terminal(

@@ -13,7 +13,7 @@ import unimotus.core.quantity.MeasureUnit;
  *
  * <p>Where volts meet an input set for current, or the other way round, the input's resistance
  * turns one into the other: volts over the burden, or a current that drives a high-resistance input
- * to its end (common practice; the wiring solver computes the exact value).
+ * to its end. A test holds this against the solved circuit.
  *
  * @param terminal the input terminal
  * @param sent range of what is sent, which tells volts from milliamps

@@ -48,6 +48,11 @@ public record ChoiceSetting(
   }
 
   @Override
+  public ChoiceSetting withCode(String nextCode) {
+    return new ChoiceSetting(nextCode, name, group, role, terminal, options, defaultValue);
+  }
+
+  @Override
   public boolean takes(SettingValue value) {
     return value instanceof SettingValue.Choice c
         && options.stream().anyMatch(o -> o.value().equals(c.value()));

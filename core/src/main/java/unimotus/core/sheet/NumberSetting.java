@@ -44,6 +44,12 @@ public record NumberSetting(
   }
 
   @Override
+  public NumberSetting withCode(String nextCode) {
+    return new NumberSetting(
+        nextCode, name, group, role, terminal, unit, minimum, maximum, defaultValue);
+  }
+
+  @Override
   public boolean takes(SettingValue value) {
     return value instanceof SettingValue.Number n && minimum <= n.value() && n.value() <= maximum;
   }

@@ -23,6 +23,9 @@ public sealed interface SettingDefinition permits NumberSetting, ChoiceSetting {
   /** The value it leaves the works with. */
   SettingValue initial();
 
+  /** The same setting under another code. */
+  SettingDefinition withCode(String nextCode);
+
   /** Whether the drive would take {@code value}. */
   boolean takes(SettingValue value);
 

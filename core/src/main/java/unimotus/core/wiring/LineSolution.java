@@ -40,6 +40,11 @@ public final class LineSolution {
     this.settled = settled;
   }
 
+  /** This solution with what is known of its relays and of the moment when test pulses are low. */
+  LineSolution with(boolean relaysSettled, @Nullable LineSolution low) {
+    return new LineSolution(installation, map, circuit, result, energised, relaysSettled, low);
+  }
+
   /** Why there is no solution; empty where there is one. */
   public Optional<String> contradiction() {
     return result instanceof DcResult.NoSolution none

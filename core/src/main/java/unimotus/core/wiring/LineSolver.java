@@ -58,18 +58,22 @@ public final class LineSolver {
       @Nullable LineSolution near) {
     Set<TerminalRef> asked = new HashSet<>(probed);
     faults.forEach(f -> addAsked(f, asked));
+    Question question = new Question(state, faults, asked);
     Set<String> energised = new HashSet<>();
-    LineSolution solution = once(state, energised, faults, asked, near, true);
+    LineSolution solution = answer(question, energised, near, true);
     for (int step = 0; step < RELAY_STEPS; step++) {
       Set<String> next = driven(solution);
       if (next.equals(energised)) {
         return solution;
       }
       energised = next;
-      solution = once(state, energised, faults, asked, solution, true);
+      solution = answer(question, energised, solution, true);
     }
-    return once(state, energised, faults, asked, solution, false);
+    return answer(question, energised, solution, false);
   }
+
+  /** What is to be solved, relays apart. */
+  private record Question(CommandState state, List<WiringFault> faults, Set<TerminalRef> asked) {}
 
   private static void addAsked(WiringFault fault, Set<TerminalRef> asked) {
     if (fault instanceof WiringFault.CrossShort c) {
@@ -82,40 +86,25 @@ public final class LineSolver {
     }
   }
 
-  private LineSolution once(
-      CommandState state,
-      Set<String> energised,
-      List<WiringFault> faults,
-      Set<TerminalRef> asked,
-      @Nullable LineSolution near,
-      boolean settled) {
-    LineSolution solution = once(state, energised, faults, asked, near, settled, Power.ON, null);
-    return installation.hasPulseTestedInputs()
-        ? once(
-            state,
-            energised,
-            faults,
-            asked,
-            solution,
-            settled,
-            Power.ON,
-            once(state, energised, faults, asked, solution, settled, Power.PULSES_LOW, null))
-        : solution;
+  /** The answer with the relays held as they are, and in the moment of low test pulses. */
+  private LineSolution answer(
+      Question question, Set<String> energised, @Nullable LineSolution near, boolean settled) {
+    LineSolution steady = once(question, energised, near, Power.ON);
+    LineSolution low =
+        installation.hasPulseTestedInputs()
+            ? once(question, energised, steady, Power.PULSES_LOW)
+            : null;
+    return steady.with(settled, low);
   }
 
   private LineSolution once(
-      CommandState state,
-      Set<String> energised,
-      List<WiringFault> faults,
-      Set<TerminalRef> asked,
-      @Nullable LineSolution near,
-      boolean settled,
-      Power power,
-      @Nullable LineSolution pulsesLow) {
-    LineCircuit map = new LineCircuit(installation, state, energised, faults, power, asked);
+      Question question, Set<String> energised, @Nullable LineSolution near, Power power) {
+    LineCircuit map =
+        new LineCircuit(
+            installation, question.state(), energised, question.faults(), power, question.asked());
     Circuit circuit = map.build();
     DcResult result = DcSolver.solve(circuit, near == null ? null : near.point());
-    return new LineSolution(installation, map, circuit, result, energised, settled, pulsesLow);
+    return new LineSolution(installation, map, circuit, result, energised, true, null);
   }
 
   /** The relays whose coil sees its pull-in voltage, either polarity. */

@@ -1,7 +1,6 @@
 package unimotus.desktop.sheet;
 
 import javafx.scene.Node;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import unimotus.core.sheet.ChoiceSetting;
@@ -11,6 +10,7 @@ import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.WordField;
 
 /** The settings of a drive's sheet: code in its menu, name, range or choices, works value. */
 final class SettingsPane {
@@ -32,13 +32,15 @@ final class SettingsPane {
     HBox line =
         Parts.row(
             10,
-            text(
+            new WordField(
                 "setting-code-" + setting.code(),
+                "code of " + setting.code(),
                 setting.code(),
                 6,
                 t -> put(setting, t, setting.name())),
-            text(
+            new WordField(
                 "setting-name-" + setting.code(),
+                "name of " + setting.code(),
                 setting.name(),
                 22,
                 t -> put(setting, setting.code(), t)));
@@ -51,6 +53,10 @@ final class SettingsPane {
         .addAll(
             Parts.spring(),
             Parts.quiet(
+                "setting-add-" + setting.code(),
+                "one more like it",
+                () -> change.apply(d -> d.addLike(setting))),
+            Parts.quiet(
                 "setting-remove-" + setting.code(),
                 "remove",
                 () -> change.apply(d -> d.remove(setting))));
@@ -61,20 +67,23 @@ final class SettingsPane {
   private void addNumber(HBox line, NumberSetting s) {
     line.getChildren()
         .addAll(
-            text(
+            new WordField(
                 "setting-low-" + s.code(),
+                "low of " + s.code(),
                 plain(s.minimum()),
                 6,
                 t -> number(s, t, plain(s.maximum()), plain(s.defaultValue()))),
             Parts.label("to", "ink-caption"),
-            text(
+            new WordField(
                 "setting-high-" + s.code(),
+                "high of " + s.code(),
                 plain(s.maximum()),
                 6,
                 t -> number(s, plain(s.minimum()), t, plain(s.defaultValue()))),
             Parts.label(s.unit().symbol() + ", from the works", "ink-caption"),
-            text(
+            new WordField(
                 "setting-default-" + s.code(),
+                "default of " + s.code(),
                 plain(s.defaultValue()),
                 6,
                 t -> number(s, plain(s.minimum()), plain(s.maximum()), t)));
@@ -165,14 +174,5 @@ final class SettingsPane {
   private static ChoiceSetting renamed(ChoiceSetting c, String code, String name) {
     return new ChoiceSetting(
         code, name, c.group(), c.role(), c.terminal(), c.options(), c.defaultValue());
-  }
-
-  private static TextField text(
-      String id, String value, int columns, java.util.function.Consumer<String> take) {
-    TextField field = new TextField(value);
-    field.setId(id);
-    field.setPrefColumnCount(columns);
-    field.setOnAction(e -> take.accept(field.getText().strip()));
-    return field;
   }
 }

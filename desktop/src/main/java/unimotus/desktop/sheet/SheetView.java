@@ -7,7 +7,6 @@ import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.layout.HBox;
@@ -22,6 +21,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.View;
+import unimotus.desktop.kit.WordField;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.SheetDraft;
 
@@ -123,10 +123,8 @@ public final class SheetView implements View {
   }
 
   private Node identity(SheetDraft now) {
-    TextField name = new TextField(now.sheet().name());
-    name.setId("sheet-name");
-    name.setPrefColumnCount(26);
-    name.setOnAction(e -> change(d -> d.rename(name.getText())));
+    WordField name =
+        new WordField("sheet-name", "class", now.sheet().name(), 26, t -> change(d -> d.rename(t)));
     return Parts.row(
         10,
         Parts.label("Class", "ink-label"),

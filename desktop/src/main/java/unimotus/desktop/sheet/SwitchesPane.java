@@ -1,18 +1,21 @@
 package unimotus.desktop.sheet;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.Selector;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.WordField;
 
 /** The switches, jumpers and channel choices of a sheet: words, positions, works position. */
 final class SwitchesPane {
+  private static final String WHOLE = "the device";
+
   private final SheetChange change;
 
   SwitchesPane(SheetChange change) {
@@ -24,20 +27,25 @@ final class SwitchesPane {
     if (sheet.selectors().isEmpty()) {
       rows.getChildren().add(Parts.prose("This class has no switch and no jumper.", "ink-label"));
     }
-    sheet.selectors().forEach(s -> rows.getChildren().add(row(s)));
+    sheet.selectors().forEach(s -> rows.getChildren().add(row(sheet, s)));
     return Parts.scrolling(rows);
   }
 
-  private Node row(Selector selector) {
-    TextField label = new TextField(selector.label());
-    label.setId("switch-label-" + selector.id());
-    label.setPrefColumnCount(16);
-    label.setOnAction(
-        e -> put(selector, label.getText().strip(), selector.options(), selector.initial()));
-    TextField options = new TextField(String.join(", ", selector.options()));
-    options.setId("switch-options-" + selector.id());
-    options.setPrefColumnCount(24);
-    options.setOnAction(e -> putOptions(selector, options.getText()));
+  private Node row(DeviceSheet sheet, Selector selector) {
+    WordField label =
+        new WordField(
+            "switch-label-" + selector.id(),
+            "name of " + selector.id(),
+            selector.label(),
+            13,
+            t -> put(selector, t, selector.options(), selector.initial()));
+    WordField options =
+        new WordField(
+            "switch-options-" + selector.id(),
+            "positions of " + selector.id(),
+            String.join(", ", selector.options()),
+            17,
+            t -> putOptions(selector, t));
     ChoiceField<String> initial =
         new ChoiceField<>(
             "works position",
@@ -46,15 +54,26 @@ final class SwitchesPane {
             o -> put(selector, selector.label(), selector.options(), o));
     initial.setId("switch-initial-" + selector.id());
     initial.show(selector.initial());
+    List<String> owners = new ArrayList<>(List.of(WHOLE));
+    sheet.terminals().forEach(t -> owners.add(t.id()));
+    ChoiceField<String> owner =
+        new ChoiceField<>("belongs to", owners, o -> o, o -> putOwner(selector, o));
+    owner.setId("switch-owner-" + selector.id());
+    owner.show(selector.terminal() == null ? WHOLE : selector.terminal());
     HBox line =
         Parts.row(
-            10,
+            8,
             label,
+            owner,
             Parts.label("positions", "ink-caption"),
             options,
             Parts.label("from the works", "ink-caption"),
             initial,
             Parts.spring(),
+            Parts.quiet(
+                "switch-add-" + selector.id(),
+                "one more like it",
+                () -> change.apply(d -> d.addLike(selector))),
             Parts.quiet(
                 "switch-remove-" + selector.id(),
                 "remove",
@@ -70,6 +89,20 @@ final class SwitchesPane {
       String initial = options.contains(selector.initial()) ? selector.initial() : options.get(0);
       put(selector, selector.label(), options, initial);
     }
+  }
+
+  private void putOwner(Selector selector, String owner) {
+    change.apply(
+        d ->
+            d.put(
+                selector,
+                new Selector(
+                    selector.id(),
+                    selector.label(),
+                    selector.role(),
+                    owner.equals(WHOLE) ? null : owner,
+                    selector.options(),
+                    selector.initial())));
   }
 
   private void put(Selector selector, String label, List<String> options, String initial) {

@@ -7,7 +7,6 @@ import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
-import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -23,6 +22,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
+import unimotus.desktop.kit.WordField;
 
 /** The terminals of a sheet on the left, the chosen one with its electrical model on the right. */
 final class TerminalsPane {
@@ -84,16 +84,20 @@ final class TerminalsPane {
     row(
         grid,
         "Marking",
-        text(
+        new WordField(
             "terminal-id",
+            "marking",
             terminal.id(),
+            20,
             t -> put(terminal, terminal.withWords(t, terminal.label()))));
     row(
         grid,
         "For what",
-        text(
+        new WordField(
             "terminal-label",
+            "what it is for",
             terminal.label(),
+            20,
             t -> put(terminal, terminal.withWords(terminal.id(), t))));
     ChoiceField<TerminalRole> role =
         new ChoiceField<>(
@@ -194,14 +198,6 @@ final class TerminalsPane {
       boxes.getChildren().add(box);
     }
     return boxes;
-  }
-
-  private static TextField text(String id, String value, java.util.function.Consumer<String> take) {
-    TextField field = new TextField(value);
-    field.setId(id);
-    field.setPrefColumnCount(20);
-    field.setOnAction(e -> take.accept(field.getText().strip()));
-    return field;
   }
 
   private static void row(GridPane grid, String words, Node field) {

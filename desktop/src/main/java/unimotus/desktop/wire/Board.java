@@ -42,12 +42,14 @@ final class Board extends Pane {
   private final Desk desk;
   private final WireBench bench;
   private final Consumer<TerminalRef> touched;
+  private final Consumer<TerminalRef> moved;
   private final Map<TerminalRef, TerminalRow> rows = new LinkedHashMap<>();
   private final List<WireCurve> curves = new ArrayList<>();
   private final List<DeviceHead> heads = new ArrayList<>();
   private final Set<TerminalRef> wired = new HashSet<>();
 
-  Board(Desk desk, WireBench bench, Consumer<TerminalRef> touched) {
+  Board(Desk desk, WireBench bench, Consumer<TerminalRef> touched, Consumer<TerminalRef> moved) {
+    this.moved = moved;
     this.desk = desk;
     this.bench = bench;
     this.touched = touched;
@@ -123,7 +125,14 @@ final class Board extends Pane {
     place(row, at.rowX(), at.y() - BoardLayout.ROW / 2, at.rowWidth(), BoardLayout.ROW);
     row.dot().setCenterX(at.x());
     row.dot().setCenterY(at.y());
-    row.setOnMouseClicked(e -> touched.accept(ref));
+    row.setOnMouseClicked(
+        e -> {
+          if (e.isShiftDown() && bench.wire().isPresent()) {
+            moved.accept(ref);
+          } else {
+            touched.accept(ref);
+          }
+        });
     row.glyph()
         .setOnMouseClicked(
             e -> {

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Shield;
+import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.quantity.MeasureUnit;
@@ -21,6 +21,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
+import unimotus.desktop.kit.WordField;
 import unimotus.workbench.WiringEdits;
 
 /** The chosen wire: what it carries, what it is made of, and what may be wrong with it. */
@@ -56,8 +57,8 @@ final class WireCard extends VBox {
   }
 
   private void build(Wire wire) {
-    TextField number = text("wire-number", wire.id(), t -> renumber(wire, t));
-    number.setPrefColumnCount(7);
+    WordField number =
+        new WordField("wire-number", "wire number", wire.id(), 7, t -> renumber(wire, t));
     HBox head = Parts.row(7, Parts.label("Wire", "ink-strong"), number, Parts.spring());
     head.getChildren()
         .add(Parts.quiet("remove-wire", "remove", () -> desk.apply(WiringEdits.disconnect(wire))));
@@ -110,32 +111,40 @@ final class WireCard extends VBox {
     row(
         grid,
         "Signal",
-        text(
+        new WordField(
             "wire-signal",
+            "signal",
             make.signal(),
+            16,
             t -> desk.apply(WiringEdits.make(wire, "signal", make.withSignal(t)))));
     row(grid, "Size", size);
     row(grid, "Length", length);
     row(
         grid,
         "Colour",
-        text(
+        new WordField(
             "wire-colour",
+            "colour",
             make.colour(),
+            16,
             t -> desk.apply(WiringEdits.make(wire, "colour", make.withColour(t)))));
     row(
         grid,
         "Cable",
-        text(
+        new WordField(
             "wire-cable",
+            "cable",
             make.cable(),
+            16,
             t -> desk.apply(WiringEdits.make(wire, "cable", make.withCable(t, make.core())))));
     row(
         grid,
         "Core",
-        text(
+        new WordField(
             "wire-core",
+            "core",
             make.core(),
+            16,
             t -> desk.apply(WiringEdits.make(wire, "core", make.withCable(make.cable(), t)))));
     row(grid, "Shield", shield);
     return grid;
@@ -154,36 +163,27 @@ final class WireCard extends VBox {
     grid.addRow(grid.getRowCount(), Parts.label(words, "ink-label"), field);
   }
 
-  private static TextField text(String id, String value, java.util.function.Consumer<String> take) {
-    TextField field = new TextField(value);
-    field.setId(id);
-    field.setPrefColumnCount(16);
-    Runnable commit =
-        () -> {
-          if (!field.getText().equals(value)) {
-            take.accept(field.getText().strip());
-          }
-        };
-    field.setOnAction(e -> commit.run());
-    field
-        .focusedProperty()
-        .addListener(
-            (o, was, is) -> {
-              if (!is) {
-                commit.run();
-              }
-            });
-    return field;
-  }
-
-  private HBox faults(Wire wire) {
+  private Node faults(Wire wire) {
     WiringFault open = new WiringFault.OpenWire(wire.id());
     WiringFault joint = new WiringFault.HighResistance(wire.id(), BAD_JOINT_OHMS);
-    return Parts.row(
-        6,
-        Parts.label("In thought:", "ink-label"),
-        Parts.action("fault-open", "Break", () -> bench.fault(open)),
-        Parts.action("fault-joint", "Bad joint 10 kΩ", () -> bench.fault(joint)));
+    return Parts.column(
+        5,
+        Parts.row(
+            6,
+            Parts.label("In thought:", "ink-label"),
+            Parts.action("fault-open", "Break", () -> bench.fault(open)),
+            Parts.action("fault-joint", "Bad joint 10 kΩ", () -> bench.fault(joint))),
+        Parts.action("fault-moved", "Second end on the red probe", () -> move(wire)));
+  }
+
+  /** The wrong common: one end of the wire on the terminal the red probe is held on. */
+  private void move(Wire wire) {
+    TerminalRef red = bench.red();
+    if (red == null || wire.touches(red)) {
+      desk.refuse("hold the red probe on the wrong terminal first: R on it");
+    } else {
+      bench.fault(new WiringFault.MovedEnd(wire.id(), wire.to(), red));
+    }
   }
 
   /** Both schools of earthing a shield, and the reason for each. */
@@ -201,7 +201,7 @@ final class WireCard extends VBox {
     };
   }
 
-  private boolean isAnalog(unimotus.core.machine.TerminalRef end) {
+  private boolean isAnalog(TerminalRef end) {
     return bench.installation().terminal(end).filter(t -> t.role().isAnalog()).isPresent();
   }
 

@@ -22,7 +22,6 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
-import unimotus.core.machine.Wire;
 import unimotus.core.review.AxisReview;
 import unimotus.core.schedule.WireSchedule;
 import unimotus.core.wiring.CommandState;
@@ -80,7 +79,7 @@ public final class WireView implements View {
   /** The station for a desk. */
   public WireView(Desk desk) {
     this.desk = desk;
-    board = new Board(desk, bench, this::touch);
+    board = new Board(desk, bench, this::touch, this::moveEnd);
     zoomed = new Group(board);
     boardPane = new FollowingPane(zoomed);
     boardPane.setFitToWidth(false);
@@ -169,17 +168,23 @@ public final class WireView implements View {
     }
   }
 
-  /** Puts the nearer end of the chosen wire on the terminal that has the keyboard. */
   private void moveEnd() {
     Node focused = node.getScene() == null ? null : node.getScene().getFocusOwner();
-    if (focused instanceof TerminalRow row && bench.wire().isPresent()) {
-      Wire wire = bench.wire().get();
-      boolean sameDevice = wire.to().device().equals(row.ref().device());
-      TerminalRef end = sameDevice ? wire.to() : wire.from();
-      if (!wire.touches(row.ref())) {
-        desk.apply(WiringEdits.moveEnd(wire, end, row.ref()));
-      }
+    if (focused instanceof TerminalRow row) {
+      moveEnd(row.ref());
     }
+  }
+
+  /** Puts the nearer end of the chosen wire on a terminal: the end on the same device. */
+  private void moveEnd(TerminalRef to) {
+    bench
+        .wire()
+        .filter(w -> !w.touches(to))
+        .ifPresent(
+            wire -> {
+              boolean second = wire.to().device().equals(to.device());
+              desk.apply(WiringEdits.moveEnd(wire, second ? wire.to() : wire.from(), to));
+            });
   }
 
   private void zoom(ScrollEvent e) {
@@ -312,7 +317,7 @@ public final class WireView implements View {
         ? "from %s: choose the other end, Escape to let go".formatted(from)
         : bench
             .wire()
-            .map(w -> "wire %s: Delete removes, M moves an end".formatted(w.id()))
+            .map(w -> "wire %s: Delete removes, M or Shift+click moves an end".formatted(w.id()))
             .orElse("choose two terminals to join them");
   }
 }
