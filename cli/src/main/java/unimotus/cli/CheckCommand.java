@@ -2,6 +2,7 @@ package unimotus.cli;
 
 import java.io.IOException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -45,7 +46,7 @@ final class CheckCommand implements Callable<Integer> {
   private static Map<String, Object> map(Finding finding) {
     return Output.map(
         "code", finding.rule().code(),
-        "severity", finding.severity().name().toLowerCase(java.util.Locale.ROOT),
+        "severity", finding.severity().name().toLowerCase(Locale.ROOT),
         "place", finding.place(),
         "seen", finding.seen(),
         "why", finding.why(),

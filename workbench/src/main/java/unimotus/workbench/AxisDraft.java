@@ -21,6 +21,7 @@ import unimotus.core.machine.Reference;
 import unimotus.core.settings.DerivedSettings;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Plate;
@@ -199,8 +200,7 @@ public record AxisDraft(
     return project.with(drive);
   }
 
-  private static <T extends unimotus.core.sheet.DeviceSheet> T sheet(
-      SheetCatalogue sheets, Class<T> kind, String id) {
+  private static <T extends DeviceSheet> T sheet(SheetCatalogue sheets, Class<T> kind, String id) {
     return sheets
         .find(kind, id)
         .orElseThrow(

@@ -4,6 +4,7 @@ import java.time.Clock;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import unimotus.core.detective.Detective;
 import unimotus.core.detective.Diagnosis;
 import unimotus.core.machine.AxisAssembly;
@@ -51,7 +52,7 @@ public record Evidence(
     List<Reading> fresh =
         proof.verdicts().stream()
             .filter(v -> v.reading() != null && v.changed().isEmpty())
-            .map(v -> java.util.Objects.requireNonNull(v.reading()))
+            .map(v -> Objects.requireNonNull(v.reading()))
             .toList();
     return Detective.diagnose(path, predictions, fresh);
   }

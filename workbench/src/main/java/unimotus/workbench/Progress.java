@@ -2,12 +2,14 @@ package unimotus.workbench;
 
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.proof.AxisProof;
+import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 
 /**
@@ -115,13 +117,13 @@ public record Progress(Map<WorkStep, State> states, String next, WorkStep nextSt
       case STALE -> "The design changed: measure again what is stale";
       default ->
           proof.verdicts().stream()
-              .filter(v -> v.outcome() == unimotus.core.proof.Verdict.Outcome.OPEN)
+              .filter(v -> v.outcome() == Verdict.Outcome.OPEN)
               .findFirst()
               .map(
                   v ->
                       "Measure: %s, %s"
                           .formatted(
-                              v.prediction().group().toLowerCase(java.util.Locale.ROOT),
+                              v.prediction().group().toLowerCase(Locale.ROOT),
                               v.prediction().title()))
               .orElse("Measure");
     };

@@ -4,6 +4,7 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
+import java.util.Map;
 import java.util.function.UnaryOperator;
 import unimotus.core.machine.Ids;
 import unimotus.core.sheet.DeviceSheet;
@@ -130,8 +131,7 @@ public final class SheetDraft {
     while (taken.contains("T" + n)) {
       n++;
     }
-    Terminal added =
-        new Terminal("T" + n, "New terminal", TerminalRole.JUNCTION, null, java.util.Map.of());
+    Terminal added = new Terminal("T" + n, "New terminal", TerminalRole.JUNCTION, null, Map.of());
     change(
         s -> {
           List<Terminal> next = new ArrayList<>(s.terminals());

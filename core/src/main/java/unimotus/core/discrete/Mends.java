@@ -3,6 +3,7 @@ package unimotus.core.discrete;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
@@ -244,7 +245,7 @@ final class Mends {
     if (!terminal.role().typical().containsKey(figure)) {
       return terminal;
     }
-    var figures = new java.util.TreeMap<>(terminal.electrical());
+    var figures = new TreeMap<>(terminal.electrical());
     figures.put(figure.key(), value);
     return new Terminal(
         terminal.id(),

@@ -32,7 +32,6 @@ public final class LinkPlanner {
       case ANALOG_ACTUAL -> AnalogLinks.actual(draft);
       case POTENTIOMETER -> AnalogLinks.potentiometer(draft);
       case LOAD_SIGNAL -> AnalogLinks.load(draft);
-      default -> throw new IllegalStateException("no plan for " + request.kind());
     }
     return new LinkPlan(draft.project(), draft.done());
   }

@@ -1,8 +1,10 @@
 package unimotus.desktop.sheet;
 
 import java.io.IOException;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.function.Consumer;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -169,7 +171,7 @@ public final class SheetView implements View {
   }
 
   /** Carries out a change of the draft, or says why it is refused. */
-  private void change(java.util.function.Consumer<SheetDraft> change) {
+  private void change(Consumer<SheetDraft> change) {
     SheetDraft now = draft;
     if (now == null) {
       return;
@@ -203,8 +205,7 @@ public final class SheetView implements View {
     }
     try {
       SheetLibrary.save(desk.sheetFolder(), now.sheet());
-      SheetCatalogue known =
-          SheetLibrary.withFolder(desk.sheetFolder(), new java.util.ArrayList<>());
+      SheetCatalogue known = SheetLibrary.withFolder(desk.sheetFolder(), new ArrayList<>());
       desk.session().use(known);
       desk.say(
           "%s saved as %s.json in your device sheets"

@@ -4,7 +4,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import javafx.scene.Node;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import unimotus.core.machine.Drive;
@@ -172,12 +174,12 @@ final class DeviceHead extends VBox {
     }
   }
 
-  private void line(String words, javafx.scene.Node control) {
+  private void line(String words, Node control) {
     Text label = Parts.words(words, "words-caption");
     HBox row = Parts.row(6, label, Parts.spring(), control);
     row.setMinHeight(LINE - 2);
     row.setMaxHeight(LINE - 2);
-    if (control instanceof javafx.scene.layout.Region region) {
+    if (control instanceof Region region) {
       region.setMaxHeight(LINE - 4);
       region.setPrefHeight(LINE - 4);
     }

@@ -3,6 +3,7 @@ package unimotus.desktop.wire;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
+import javafx.scene.control.SeparatorMenuItem;
 import unimotus.core.link.LinkKind;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.sheet.PartSheet;
@@ -23,7 +24,7 @@ final class LinkMenu extends MenuButton {
     }
     Menu parts = new Menu("Panel part by itself");
     desk.session().sheets().all(PartSheet.class).forEach(s -> parts.getItems().add(part(s)));
-    getItems().addAll(new javafx.scene.control.SeparatorMenuItem(), parts);
+    getItems().addAll(new SeparatorMenuItem(), parts);
   }
 
   private MenuItem entry(LinkKind kind) {

@@ -1,13 +1,17 @@
 package unimotus.desktop.wire;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.OptionalDouble;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import javafx.scene.shape.Circle;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Probe;
@@ -41,7 +45,7 @@ final class MeterCard extends VBox {
     for (Function function : Function.values()) {
       Button button =
           Parts.action(
-              "meter-" + function.name().toLowerCase(java.util.Locale.ROOT),
+              "meter-" + function.name().toLowerCase(Locale.ROOT),
               function.sign(),
               () -> bench.set(function));
       Hint.on(button, function::words);
@@ -61,8 +65,8 @@ final class MeterCard extends VBox {
             expect);
   }
 
-  private static javafx.scene.shape.Circle probe(String style) {
-    javafx.scene.shape.Circle dot = new javafx.scene.shape.Circle(5);
+  private static Circle probe(String style) {
+    Circle dot = new Circle(5);
     dot.getStyleClass().addAll("terminal", style);
     return dot;
   }
@@ -122,7 +126,7 @@ final class MeterCard extends VBox {
   private static double tidy(double number) {
     return Math.abs(number) < 5e-4
         ? 0
-        : new java.math.BigDecimal(number).round(new java.math.MathContext(4)).doubleValue();
+        : new BigDecimal(number).round(new MathContext(4)).doubleValue();
   }
 
   private String note(OptionalDouble value) {

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.function.Supplier;
+import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -67,7 +68,7 @@ final class SchedulePane extends VBox {
       label.setMaxWidth(WIDTHS[i]);
       heading.getChildren().add(label);
     }
-    heading.setPadding(new javafx.geometry.Insets(0, 0, 0, 8));
+    heading.setPadding(new Insets(0, 0, 0, 8));
     return heading;
   }
 

@@ -1,5 +1,6 @@
 package unimotus.desktop.wire;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -151,8 +152,7 @@ final class WireCard extends VBox {
   }
 
   private static List<ConductorSize> sizes(ConductorSize now) {
-    List<ConductorSize> sizes =
-        new java.util.ArrayList<>(Arrays.asList(ConductorSize.usualSizes()));
+    List<ConductorSize> sizes = new ArrayList<>(Arrays.asList(ConductorSize.usualSizes()));
     if (!sizes.contains(now)) {
       sizes.add(0, now);
     }

@@ -1,6 +1,7 @@
 package unimotus.desktop.wire;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -286,7 +287,7 @@ public final class WireView implements View {
     double width = Math.floor(boardPane.getWidth() / 8) * 8 - BESIDE_BOARD;
     Object now =
         new ArrayList<Object>(
-            java.util.Arrays.asList(
+            Arrays.asList(
                 project, String.valueOf(desk.axisId().get()), allPoints, wholeLine, width));
     if (!now.equals(laidOut)) {
       laidOut = now;
