@@ -74,7 +74,9 @@ public final class QuantityField extends TextField {
     value = next;
     shown = units.get().text(next, unit);
     getStyleClass().remove("refused");
-    setText(shown);
+    if (!shown.equals(getText())) {
+      setText(shown);
+    }
   }
 
   /** Whether something was typed that is not taken yet. */

@@ -22,8 +22,8 @@ import unimotus.core.sheet.SheetCatalogue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.View;
 import unimotus.desktop.kit.WordField;
+import unimotus.desktop.station.View;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.SheetDraft;
 

@@ -11,7 +11,7 @@ import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.States;
+import unimotus.desktop.station.States;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
 

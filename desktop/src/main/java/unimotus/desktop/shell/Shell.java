@@ -20,7 +20,7 @@ import unimotus.core.machine.Ids;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.View;
 import unimotus.desktop.view.Views;
 import unimotus.formats.project.ProjectFile;
 import unimotus.workbench.Progress;

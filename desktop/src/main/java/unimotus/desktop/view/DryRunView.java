@@ -28,7 +28,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Picture;
 import unimotus.desktop.kit.Plot;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.View;
 import unimotus.formats.trace.TraceCsv;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Scenarios;

@@ -23,8 +23,8 @@ import unimotus.core.sheet.DriveSheet;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.States;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.States;
+import unimotus.desktop.station.View;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
 

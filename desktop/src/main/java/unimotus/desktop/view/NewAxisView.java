@@ -18,7 +18,7 @@ import unimotus.core.sheet.MotorSheet;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.View;
 import unimotus.workbench.AxisDraft;
 import unimotus.workbench.WorkStep;
 

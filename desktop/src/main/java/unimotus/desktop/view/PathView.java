@@ -18,10 +18,10 @@ import unimotus.core.proof.Verdict;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
-import unimotus.desktop.kit.FindingList;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.FindingList;
+import unimotus.desktop.station.View;
 import unimotus.workbench.Evidence;
 
 /**

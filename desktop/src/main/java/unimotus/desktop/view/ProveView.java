@@ -16,7 +16,7 @@ import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.View;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
 

@@ -21,10 +21,10 @@ import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
-import unimotus.desktop.kit.FindingList;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.FindingList;
+import unimotus.desktop.station.View;
 import unimotus.workbench.Edits;
 import unimotus.workbench.WorkStep;
 

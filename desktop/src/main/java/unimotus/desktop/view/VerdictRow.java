@@ -21,7 +21,7 @@ import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.States;
+import unimotus.desktop.station.States;
 
 /** One prediction, the field for its reading, and what the two say. */
 final class VerdictRow extends HBox {

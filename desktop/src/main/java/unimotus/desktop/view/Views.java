@@ -4,8 +4,8 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
-import unimotus.desktop.kit.View;
 import unimotus.desktop.sheet.SheetView;
+import unimotus.desktop.station.View;
 import unimotus.desktop.wire.WireView;
 import unimotus.workbench.WorkStep;
 

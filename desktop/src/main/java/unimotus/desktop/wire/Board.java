@@ -9,6 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
@@ -39,14 +40,29 @@ final class Board extends Pane {
   /** What is on the board: devices with the terminals to show, and wires. */
   record Scope(List<PlacedDevice> devices, Map<String, List<String>> terminals, List<Wire> wires) {}
 
+  /** Up to so many terminals are made at once. */
+  private static final int MADE_AT_ONCE = 160;
+
+  /** How far around what was found everything is made. */
+  private static final double BESIDE = 300;
+
   private final Desk desk;
   private final WireBench bench;
   private final Consumer<TerminalRef> touched;
   private final Consumer<TerminalRef> moved;
   private final Map<TerminalRef, TerminalRow> rows = new LinkedHashMap<>();
   private final List<WireCurve> curves = new ArrayList<>();
+  private final Group grounds = new Group();
+  private final Group curveLayer = new Group();
+  private final Group rowLayer = new Group();
+  private final Group dotLayer = new Group();
+  private final Set<String> made = new HashSet<>();
+  private final Set<String> drawn = new HashSet<>();
   private final List<DeviceHead> heads = new ArrayList<>();
   private final Set<TerminalRef> wired = new HashSet<>();
+  private final Map<TerminalRef, String> signals = new HashMap<>();
+  private Scope scope = new Scope(List.of(), Map.of(), List.of());
+  private BoardLayout layout = new BoardLayout(List.of(), Map.of(), 0, 0);
 
   Board(Desk desk, WireBench bench, Consumer<TerminalRef> touched, Consumer<TerminalRef> moved) {
     this.moved = moved;
@@ -54,35 +70,72 @@ final class Board extends Pane {
     this.bench = bench;
     this.touched = touched;
     setId("board");
+    List.of(grounds, curveLayer, rowLayer, dotLayer).forEach(layer -> layer.setManaged(false));
+    getChildren().addAll(grounds, curveLayer, rowLayer, dotLayer);
   }
 
-  /** Lays everything out anew. */
-  void show(Scope scope, double atLeast) {
-    getChildren().clear();
+  /**
+   * Lays everything out anew. A board of a few devices is made at once; of a long line only what is
+   * revealed, since styling thousands of nodes takes seconds.
+   */
+  void show(Scope next, double atLeast) {
+    clear();
+    scope = next;
+    for (Wire wire : scope.wires()) {
+      wired.addAll(List.of(wire.from(), wire.to()));
+      if (!wire.make().signal().isBlank()) {
+        signals.putIfAbsent(wire.from(), wire.make().signal());
+        signals.putIfAbsent(wire.to(), wire.make().signal());
+      }
+    }
+    List<Item> items = scope.devices().stream().map(d -> item(d, scope)).toList();
+    layout = BoardLayout.of(items, scope.wires(), atLeast);
+    setMinSize(layout.width(), layout.height());
+    setPrefSize(layout.width(), layout.height());
+    if (layout.places().size() <= MADE_AT_ONCE) {
+      reveal(0, layout.height());
+    }
+  }
+
+  private void clear() {
+    List.of(grounds, curveLayer, rowLayer, dotLayer).forEach(l -> l.getChildren().clear());
     rows.clear();
     curves.clear();
     heads.clear();
     wired.clear();
-    scope.wires().forEach(w -> wired.addAll(List.of(w.from(), w.to())));
-    List<Item> items = scope.devices().stream().map(d -> item(d, scope)).toList();
-    BoardLayout layout = BoardLayout.of(items, scope.wires(), atLeast);
-    setMinSize(layout.width(), layout.height());
-    setPrefSize(layout.width(), layout.height());
+    signals.clear();
+    made.clear();
+    drawn.clear();
+  }
+
+  /** Makes what lies between two heights and is not made yet. */
+  void reveal(double top, double bottom) {
     Map<String, Block> blocks = new HashMap<>();
-    layout.blocks().forEach(b -> blocks.put(b.id(), b));
-    List<Node> dots = new ArrayList<>();
+    layout.blocks().stream()
+        .filter(b -> b.y() <= bottom && b.y() + b.height() >= top)
+        .forEach(b -> blocks.put(b.id(), b));
+    boolean more = false;
     for (PlacedDevice device : scope.devices()) {
-      addBlock(device, blocks.get(device.id()), scope.terminals().get(device.id()));
-    }
-    scope.wires().stream().filter(layout::shows).forEach(w -> addWire(w, layout.places()));
-    for (PlacedDevice device : scope.devices()) {
-      for (String terminal : scope.terminals().get(device.id())) {
-        TerminalRef ref = device.ref(terminal);
-        dots.add(addTerminal(device, ref, layout.places().get(ref)));
+      if (blocks.containsKey(device.id()) && made.add(device.id())) {
+        addBlock(device, blocks.get(device.id()), scope.terminals().get(device.id()));
+        more = true;
       }
     }
-    getChildren().addAll(dots);
-    paint();
+    for (Wire wire : scope.wires()) {
+      if (layout.shows(wire) && isBetween(wire, top, bottom) && drawn.add(wire.id())) {
+        addWire(wire, layout.places());
+        more = true;
+      }
+    }
+    if (more) {
+      paint();
+    }
+  }
+
+  private boolean isBetween(Wire wire, double top, double bottom) {
+    double one = layout.places().get(wire.from()).y();
+    double other = layout.places().get(wire.to()).y();
+    return Math.min(one, other) <= bottom && Math.max(one, other) >= top;
   }
 
   private static Item item(PlacedDevice device, Scope scope) {
@@ -99,21 +152,25 @@ final class Board extends Pane {
     Region ground = new Region();
     ground.getStyleClass().add("device-block");
     ground.setMouseTransparent(true);
-    place(ground, block.x(), block.y(), block.width(), block.height());
+    place(grounds, ground, block.x(), block.y(), block.width(), block.height());
     DeviceHead head = new DeviceHead(desk, bench, device, shown);
     heads.add(head);
-    place(head, block.x(), block.y(), block.width(), Region.USE_COMPUTED_SIZE);
+    place(grounds, head, block.x(), block.y(), block.width(), DeviceHead.height(device, shown));
+    for (String terminal : shown) {
+      TerminalRef ref = device.ref(terminal);
+      dotLayer.getChildren().add(addTerminal(device, ref, layout.places().get(ref)));
+    }
   }
 
-  private void place(Region node, double x, double y, double width, double height) {
-    node.setLayoutX(x);
-    node.setLayoutY(y);
-    node.setPrefWidth(width);
-    node.setMaxWidth(width);
-    if (height > 0) {
-      node.setPrefHeight(height);
-    }
-    getChildren().add(node);
+  /**
+   * Puts a node where the layout says. It is not managed: a word that changes in one of a thousand
+   * rows must not lay out the others.
+   */
+  private static void place(
+      Group layer, Region node, double x, double y, double width, double height) {
+    node.setManaged(false);
+    node.resizeRelocate(x, y, width, height);
+    layer.getChildren().add(node);
   }
 
   private Node addTerminal(PlacedDevice device, TerminalRef ref, Place at) {
@@ -122,7 +179,7 @@ final class Board extends Pane {
     TerminalRow row =
         new TerminalRow(ref, terminal, use(device, terminal), at.rightward(), switchable);
     rows.put(ref, row);
-    place(row, at.rowX(), at.y() - BoardLayout.ROW / 2, at.rowWidth(), BoardLayout.ROW);
+    place(rowLayer, row, at.rowX(), at.y() - BoardLayout.ROW / 2, at.rowWidth(), BoardLayout.ROW);
     row.dot().setCenterX(at.x());
     row.dot().setCenterY(at.y());
     row.setOnMouseClicked(
@@ -164,12 +221,7 @@ final class Board extends Pane {
 
   /** What the wire on a controller's point carries, which says more than the point's own words. */
   private Optional<String> signalOn(TerminalRef ref) {
-    return curves.stream()
-        .map(WireCurve::wire)
-        .filter(w -> w.touches(ref) && isPoint(ref))
-        .map(w -> w.make().signal())
-        .filter(s -> !s.isBlank())
-        .findFirst();
+    return Optional.ofNullable(signals.get(ref)).filter(s -> isPoint(ref));
   }
 
   private boolean isPoint(TerminalRef ref) {
@@ -234,7 +286,7 @@ final class Board extends Pane {
           e.consume();
         });
     curves.add(curve);
-    getChildren().add(curve);
+    curveLayer.getChildren().add(curve);
   }
 
   private boolean isAnalog(Wire wire) {
@@ -267,21 +319,24 @@ final class Board extends Pane {
     return Optional.ofNullable(rows.get(ref));
   }
 
-  /** The first terminal whose name begins with, or wire whose number is, what is sought. */
+  /** The first terminal with the marking, or end of the wire with the number, that is sought. */
   Optional<TerminalRow> find(String sought) {
     String plain = sought.strip();
-    for (WireCurve curve : curves) {
-      if (curve.wire().id().equalsIgnoreCase(plain)) {
-        bench.choose(curve.wire().id());
-        return row(curve.wire().from());
-      }
-    }
-    return rows.values().stream()
-        .filter(
-            r ->
-                r.ref().terminal().equalsIgnoreCase(plain)
-                    || r.ref().toString().equalsIgnoreCase(plain))
-        .findFirst();
+    Optional<Wire> wire =
+        scope.wires().stream().filter(w -> w.id().equalsIgnoreCase(plain)).findFirst();
+    wire.ifPresent(w -> bench.choose(w.id()));
+    Optional<TerminalRef> found =
+        wire.map(Wire::from)
+            .or(
+                () ->
+                    layout.places().keySet().stream()
+                        .filter(
+                            r ->
+                                r.terminal().equalsIgnoreCase(plain)
+                                    || r.toString().equalsIgnoreCase(plain))
+                        .findFirst());
+    found.map(layout.places()::get).ifPresent(at -> reveal(at.y() - BESIDE, at.y() + BESIDE));
+    return found.flatMap(this::row);
   }
 
   static boolean removes(KeyEvent e) {

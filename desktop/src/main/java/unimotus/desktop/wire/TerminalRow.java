@@ -1,5 +1,7 @@
 package unimotus.desktop.wire;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import javafx.geometry.Pos;
@@ -12,6 +14,7 @@ import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.InputReading;
 import unimotus.core.wiring.LineSolution;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Styles;
 
 /** One terminal on the board: its dot, marking, use, and what it does or sees now. */
 final class TerminalRow extends HBox {
@@ -67,15 +70,16 @@ final class TerminalRow extends HBox {
 
   /** Shows what the terminal does or sees in the present state. */
   void paint(WireBench bench, LineSolution solution, boolean wired, Readout readout) {
-    dot.getStyleClass().setAll("terminal");
-    mark("wired", wired);
-    mark("armed", ref.equals(bench.armed()));
-    mark("red-probe", ref.equals(bench.red()));
-    mark("black-probe", ref.equals(bench.black()));
+    List<String> marks = new ArrayList<>(List.of("terminal"));
+    mark(marks, "wired", wired);
+    mark(marks, "armed", ref.equals(bench.armed()));
+    mark(marks, "red-probe", ref.equals(bench.red()));
+    mark(marks, "black-probe", ref.equals(bench.black()));
+    Styles.set(dot, marks);
     if (switchable) {
       boolean on = bench.state().isOn(ref);
-      glyph.getStyleClass().setAll("level", "switch", on ? "closed" : "open");
-      value.setText(on ? "on" : "off");
+      Styles.set(glyph, List.of("level", "switch", on ? "closed" : "open"));
+      tell(on ? "on" : "off");
     } else if (terminal.role().isBinaryInput()) {
       paintInput(solution.input(ref), readout);
     } else {
@@ -83,21 +87,28 @@ final class TerminalRow extends HBox {
     }
   }
 
-  private void mark(String style, boolean is) {
+  private static void mark(List<String> marks, String style, boolean is) {
     if (is) {
-      dot.getStyleClass().add(style);
+      marks.add(style);
+    }
+  }
+
+  /** Sets words only where they differ: setting them lays the row out again. */
+  private void tell(String words) {
+    if (!words.equals(value.getText())) {
+      value.setText(words);
     }
   }
 
   private void paintInput(Optional<InputReading> reading, Readout readout) {
     String level = reading.map(r -> r.level().label()).orElse("");
-    glyph.getStyleClass().setAll("level", level.isEmpty() ? "unread" : level);
-    value.setText(reading.map(r -> r.level().label() + "  " + readout.volts(r.volts())).orElse(""));
+    Styles.set(glyph, List.of("level", level.isEmpty() ? "unread" : level));
+    tell(reading.map(r -> r.level().label() + "  " + readout.volts(r.volts())).orElse(""));
   }
 
   private void paintSignal(WireBench bench, LineSolution solution, Readout readout) {
     OptionalDouble received = solution.received(ref);
-    value.setText(
+    tell(
         received.isEmpty()
             ? ""
             : readout.fixed(received.getAsDouble(), 2) + (takesCurrent(bench) ? " mA" : " V"));

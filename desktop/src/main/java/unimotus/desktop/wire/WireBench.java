@@ -55,6 +55,10 @@ final class WireBench {
   private @Nullable String wire;
   private @Nullable LineSolver solver;
   private @Nullable LineSolution solution;
+
+  /** The solution before, which the next one is mostly like. */
+  private @Nullable LineSolution last;
+
   private @Nullable Project project;
 
   /** Adds something to repaint when anything here changes. */
@@ -69,6 +73,7 @@ final class WireBench {
       return;
     }
     project = next;
+    last = null;
     solver = new LineSolver(Installation.of(next, sheets));
     Set<String> wires = Set.copyOf(next.wires().stream().map(Wire::id).toList());
     faults.removeIf(f -> f instanceof WiringFault.OpenWire o && !wires.contains(o.wire()));
@@ -102,8 +107,9 @@ final class WireBench {
   LineSolution solution() {
     LineSolution now = solution;
     if (now == null) {
-      now = solver().solve(state, faults);
+      now = solver().solve(state, faults, Set.of(), last);
       solution = now;
+      last = now;
     }
     return now;
   }

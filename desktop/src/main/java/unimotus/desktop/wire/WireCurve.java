@@ -1,9 +1,12 @@
 package unimotus.desktop.wire;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.OptionalDouble;
 import javafx.scene.shape.CubicCurve;
 import unimotus.core.machine.Wire;
 import unimotus.core.wiring.LineSolution;
+import unimotus.desktop.kit.Styles;
 import unimotus.desktop.wire.BoardLayout.Place;
 
 /**
@@ -43,21 +46,22 @@ final class WireCurve extends CubicCurve {
 
   /** Shows what the wire carries. */
   void paint(LineSolution solution, boolean chosen, boolean open) {
-    getStyleClass().setAll("wire");
+    List<String> styles = new ArrayList<>(List.of("wire"));
     if (analog) {
-      getStyleClass().add("analog");
+      styles.add("analog");
     }
     OptionalDouble amperes = solution.wireAmperes(wire.id());
     boolean carries = amperes.isPresent() && Math.abs(amperes.getAsDouble()) > CARRIES_AMPERES;
     if (open) {
-      getStyleClass().add("broken");
+      styles.add("broken");
     } else if (carries) {
-      getStyleClass().add("carries");
+      styles.add("carries");
     } else if (solution.voltsToGround(wire.from()) > LIVE_VOLTS) {
-      getStyleClass().add("stands");
+      styles.add("stands");
     }
     if (chosen) {
-      getStyleClass().add("chosen");
+      styles.add("chosen");
     }
+    Styles.set(this, styles);
   }
 }

@@ -27,10 +27,10 @@ import unimotus.core.review.AxisReview;
 import unimotus.core.schedule.WireSchedule;
 import unimotus.core.wiring.CommandState;
 import unimotus.desktop.Desk;
-import unimotus.desktop.kit.FindingList;
 import unimotus.desktop.kit.FollowingPane;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.View;
+import unimotus.desktop.station.FindingList;
+import unimotus.desktop.station.View;
 import unimotus.workbench.WiringEdits;
 import unimotus.workbench.WorkStep;
 
@@ -88,6 +88,8 @@ public final class WireView implements View {
     boardPane.setPannable(true);
     boardPane.addEventFilter(ScrollEvent.SCROLL, this::zoom);
     boardPane.widthProperty().addListener((o, was, is) -> layOut());
+    boardPane.vvalueProperty().addListener((o, was, is) -> reveal());
+    boardPane.viewportBoundsProperty().addListener((o, was, is) -> reveal());
     VBox.setVgrow(boardPane, Priority.ALWAYS);
     truth = new TruthPane(bench, this::bring);
     truthPane = new FollowingPane(truth);
@@ -197,6 +199,15 @@ public final class WireView implements View {
     }
   }
 
+  /** Has the board make what is in sight, and a little around it. */
+  private void reveal() {
+    double height = boardPane.getViewportBounds().getHeight();
+    double hidden = Math.max(0, zoomed.getBoundsInLocal().getHeight() - height);
+    double top = boardPane.getVvalue() * hidden;
+    double scale = board.getScaleY();
+    board.reveal((top - height / 4) / scale, (top + 5 * height / 4) / scale);
+  }
+
   private void wireFirstAxis() {
     desk.axis()
         .ifPresent(a -> desk.apply(WiringEdits.wireFirstAxis(desk.session().sheets(), a.id())));
@@ -294,6 +305,7 @@ public final class WireView implements View {
       Board.Scope scope =
           new BoardScope(project, bench.installation(), axis, allPoints).of(wholeLine);
       board.show(scope, width);
+      reveal();
     }
     paint();
   }

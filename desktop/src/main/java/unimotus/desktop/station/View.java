@@ -1,4 +1,4 @@
-package unimotus.desktop.kit;
+package unimotus.desktop.station;
 
 import javafx.scene.Node;
 

@@ -1,7 +1,8 @@
-package unimotus.desktop.kit;
+package unimotus.desktop.station;
 
 import unimotus.core.finding.Severity;
 import unimotus.core.proof.Verdict;
+import unimotus.desktop.kit.Mark;
 import unimotus.workbench.Progress;
 
 /** Which shape and word stand for which state, in one place. */

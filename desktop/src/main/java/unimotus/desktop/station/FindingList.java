@@ -1,4 +1,4 @@
-package unimotus.desktop.kit;
+package unimotus.desktop.station;
 
 import java.util.List;
 import javafx.scene.Node;
@@ -7,6 +7,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.core.finding.Finding;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Mark;
+import unimotus.desktop.kit.Parts;
 import unimotus.workbench.WorkStep;
 
 /** Findings one below the other: what is seen, why it matters, what to do, where to go. */
