@@ -41,6 +41,13 @@ class WireStationTest extends WindowTest {
     settle();
   }
 
+  /** What lies below the fold comes into sight with the keyboard. */
+  private void pressByKeyboard(String button) {
+    interact(() -> lookup(button).query().requestFocus());
+    push(KeyCode.SPACE);
+    settle();
+  }
+
   private String reading() {
     return lookup("#meter-reading").<Labeled>query().getText();
   }
@@ -289,5 +296,38 @@ class WireStationTest extends WindowTest {
     write("Z99").push(KeyCode.ENTER);
     settle();
     assertThat(desk.message().get().text()).contains("'Z99' is no terminal or wire on the board");
+  }
+
+  @Test
+  void theWrongCommonIsPutInByTheProbeAndMendedAgain() {
+    at("rinse-drum");
+    keyOn("controller-1-DO0", KeyCode.SPACE);
+    keyOn("drum-drive-DCM", KeyCode.W);
+    pressByKeyboard("#fault-moved");
+    assertThat(desk.message().get().text()).contains("hold the red probe on the wrong terminal");
+    keyOn("drum-drive-ACM", KeyCode.R);
+    pressByKeyboard("#fault-moved");
+    assertThat(shows("wire w3 on drum-drive:ACM instead of drum-drive:DCM")).isTrue();
+    click(this, "#mode-truth");
+    assertThat(lookup(".truth-cell.deviates").queryAll()).isNotEmpty();
+    click(this, "#mode-board");
+    interact(() -> lookup("#mend-all").<javafx.scene.control.Button>query().fire());
+    settle();
+    click(this, "#mode-truth");
+    assertThat(lookup(".truth-cell.deviates").queryAll()).isEmpty();
+  }
+
+  @Test
+  void aLongLineIsMadeAsItComesIntoSight() {
+    at("rinse-drum");
+    click(this, "#whole-line");
+    click(this, "#all-points");
+    int before = lookup(".terminal-row").queryAll().size();
+    TextField find = lookup("#find").query();
+    clickOn(find);
+    write("fan-drive:K0").push(KeyCode.ENTER);
+    settle();
+    assertThat(lookup(".terminal-row").queryAll().size()).isGreaterThanOrEqualTo(before);
+    assertThat(stage.getScene().getFocusOwner().getId()).isEqualTo("terminal-fan-drive-K0");
   }
 }

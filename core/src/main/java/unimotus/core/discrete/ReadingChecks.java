@@ -80,7 +80,13 @@ final class ReadingChecks {
 
   /** Whether the input, meant as before, reads right in every state of the changed circuit. */
   private boolean puts(TerminalRef input, AxisAssembly changed) {
-    return TruthTable.again(changed, intents, table).deviations(input).isEmpty();
+    return isRight(input, changed, table.deviations(input))
+        && isRight(input, changed, table.rows());
+  }
+
+  /** The states that were wrong are asked first: most changes do not help, and fail there. */
+  private boolean isRight(TerminalRef input, AxisAssembly changed, List<TruthTable.Row> rows) {
+    return TruthTable.again(changed, intents, table, rows).deviations(input).isEmpty();
   }
 
   private void add(Rule rule, TerminalRef input, String cause, String why, String remedy) {

@@ -74,14 +74,16 @@ public record TruthTable(List<TerminalRef> inputs, List<Row> rows) {
   }
 
   /**
-   * The table of a changed axis, with the inputs, states and meanings of a table made before: what
-   * was meant does not change with the wires.
+   * The table of a changed axis, with the inputs and meanings of a table made before: what was
+   * meant does not change with the wires.
    *
    * @param intents what was meant before the change
+   * @param rows the states to look at, rows of the table before
    */
-  public static TruthTable again(AxisAssembly changed, List<Intent> intents, TruthTable before) {
+  public static TruthTable again(
+      AxisAssembly changed, List<Intent> intents, TruthTable before, List<Row> rows) {
     List<CommandStates.Named> states =
-        before.rows().stream().map(r -> new CommandStates.Named(r.label(), r.state())).toList();
+        rows.stream().map(r -> new CommandStates.Named(r.label(), r.state())).toList();
     return of(Installation.of(changed), intents, before.inputs(), states, List.of());
   }
 

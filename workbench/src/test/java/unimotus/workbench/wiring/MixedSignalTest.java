@@ -3,13 +3,16 @@ package unimotus.workbench.wiring;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.link.LinkKind;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.Wire;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
@@ -107,5 +110,56 @@ class MixedSignalTest {
     assertThat(delivered(axis, "4-20 mA", 0)).isZero();
     assertThat(delivered(axis, "4-20 mA", 4)).isEqualTo(0, within(0.1));
     assertThat(delivered(axis, "4-20 mA", 12)).isEqualTo(50, within(0.1));
+  }
+
+  /** Every range of the trade, from an output to an input set alike, at every quarter. */
+  @ParameterizedTest
+  @EnumSource(SignalRange.class)
+  void everyRangeArrivesAsItWasSent(SignalRange range) {
+    Project bare = Lines.bare("controller-modular", "terminal-drive-4kw");
+    Project project =
+        bare.with(
+                bare.controllers()
+                    .get(0)
+                    .withSelector("AO0.range", range.label())
+                    .withSelector("AI0.range", range.label()))
+            .withWires(
+                List.of(
+                    new Wire("1", Lines.ref("plc:AO0"), Lines.ref("plc:AI0")),
+                    new Wire("2", Lines.ref("plc:AO0M"), Lines.ref("plc:AI0M"))));
+    LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
+    for (double percent = range.leastPercent(); percent <= 100; percent += 25) {
+      double sent = range.signalAt(percent);
+      double received =
+          solver
+              .solve(CommandState.REST.withSignal(Lines.ref("plc:AO0"), sent))
+              .received(Lines.ref("plc:AI0"))
+              .orElseThrow();
+      assertThat(received).as("%s %%", percent).isEqualTo(sent, within(0.005 * range.high()));
+    }
+  }
+
+  /**
+   * A 5 kΩ potentiometer on 10 V, loaded with 100 kΩ: at half way 10 V · 2439 / (2500 + 2439) =
+   * 4.938 V, not 5 (voltage divider).
+   */
+  @Test
+  void aPotentiometerIsALoadedDivider() {
+    Project project =
+        Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.POTENTIOMETER);
+    String wiper = project.parts().get(0).id() + ":2";
+    LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
+    double half =
+        solver
+            .solve(CommandState.REST.withSignal(Lines.ref(wiper), 50))
+            .received(Lines.ref("drive:AI1"))
+            .orElseThrow();
+    assertThat(half).isEqualTo(4.938, within(0.005));
+    double top =
+        solver
+            .solve(CommandState.REST.withSignal(Lines.ref(wiper), 100))
+            .received(Lines.ref("drive:AI1"))
+            .orElseThrow();
+    assertThat(top).isEqualTo(10, within(0.01));
   }
 }
