@@ -190,20 +190,13 @@ final class SchedulePane extends VBox {
       WireMake make = row.wire().make();
       WireSchedule.Expected expected = row.expectation();
       return new String[] {
-        "",
+        make.colour(),
         make.signal(),
-        made(make),
+        (make.cable() + " " + make.core()).strip(),
         make.lengthMetres() == 0 ? "" : make.lengthMetres() + " m",
-        "",
+        make.shield() == Shield.NONE ? "" : "shielded",
         expected == null ? "" : expected.action()
       };
-    }
-
-    private static String made(WireMake make) {
-      List<String> words = new ArrayList<>(List.of(make.colour(), make.cable(), make.core()));
-      words.add(make.shield() == Shield.NONE ? "" : "shielded");
-      words.removeIf(String::isEmpty);
-      return String.join(", ", words);
     }
 
     private String volts(OptionalDouble volts) {
