@@ -36,6 +36,8 @@ final class WireCurve extends CubicCurve {
     setControlY1(from.y());
     setControlX2(to.x() + (to.rightward() ? bow : -bow));
     setControlY2(to.y());
+    // Not transparent: the inside of hundreds of curves would be painted, with nothing, each time.
+    setFill(null);
     setId("wire-" + wire.id());
     getStyleClass().add("wire");
   }
