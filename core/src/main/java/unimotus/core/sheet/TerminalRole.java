@@ -30,37 +30,9 @@ public enum TerminalRole {
   /** Negative pole of a supply, the 0 V reference. */
   COMMON_0V("0 V", Map.of()),
   /** Binary input whose sense follows the device's source/sink selector. */
-  DIGITAL_INPUT(
-      "binary input",
-      Map.of(
-          FORWARD_VOLTS,
-          1.5,
-          INPUT_OHMS,
-          4700.0,
-          ON_VOLTS,
-          15.0,
-          OFF_VOLTS,
-          5.0,
-          ON_AMPERES,
-          0.002,
-          LIMIT_AMPERES,
-          0.015)),
+  DIGITAL_INPUT("binary input", Typical.BINARY_INPUT),
   /** Binary input with two light-emitting diodes back to back: either polarity switches it. */
-  EITHER_WAY_INPUT(
-      "binary input, either polarity",
-      Map.of(
-          FORWARD_VOLTS,
-          1.5,
-          INPUT_OHMS,
-          4700.0,
-          ON_VOLTS,
-          15.0,
-          OFF_VOLTS,
-          5.0,
-          ON_AMPERES,
-          0.002,
-          LIMIT_AMPERES,
-          0.015)),
+  EITHER_WAY_INPUT("binary input, either polarity", Typical.BINARY_INPUT),
   /** Shared return of a group of binary inputs. */
   INPUT_COMMON("common of binary inputs", Map.of()),
   /** Transistor output that switches +24 V out. */
@@ -129,5 +101,23 @@ public enum TerminalRole {
         || this == REFERENCE_10V
         || this == WIPER
         || this == TRACK;
+  }
+
+  /** What roles share; apart, because a constant cannot name a field of its own enum. */
+  private static final class Typical {
+    static final Map<Figure, Double> BINARY_INPUT =
+        Map.of(
+            FORWARD_VOLTS,
+            1.5,
+            INPUT_OHMS,
+            4700.0,
+            ON_VOLTS,
+            15.0,
+            OFF_VOLTS,
+            5.0,
+            ON_AMPERES,
+            0.002,
+            LIMIT_AMPERES,
+            0.015);
   }
 }
