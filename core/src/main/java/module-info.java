@@ -31,4 +31,6 @@ module unimotus.core {
   exports unimotus.core.settings;
   exports unimotus.core.sheet;
   exports unimotus.core.wiring;
+  exports unimotus.core.stops;
+  exports unimotus.core.safety;
 }

@@ -61,6 +61,8 @@ final class LongLine {
         joined,
         List.of(),
         List.of(),
+        List.of(),
+        List.of(),
         List.of());
   }
 

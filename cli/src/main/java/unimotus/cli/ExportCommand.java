@@ -6,15 +6,24 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import unimotus.core.proof.ProofList;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.schedule.WireSchedule;
+import unimotus.workbench.Evidence;
+import unimotus.workbench.ProofLists;
 import unimotus.workbench.Schedules;
+import unimotus.workbench.StopProof;
 
 /** {@code export FILE --kind K --out PATH}: lists for the workshop. */
 @Command(
     name = "export",
     mixinStandardHelpOptions = true,
-    description = "Writes the wire schedule, as .csv or .xlsx by the name of the file.",
-    footer = {"", "Example: unimotus export demo --kind schedule --out wires.xlsx"})
+    description = "Writes the wire schedule or the proof list of the stops, as the file is named.",
+    footer = {
+      "",
+      "Example: unimotus export demo --kind schedule --out wires.xlsx",
+      "         unimotus export demo --kind proof-list --axis rinse-drum --out proof.pdf"
+    })
 final class ExportCommand implements Callable<Integer> {
   @Mixin private ProjectInput input;
   @Mixin private Output output;
@@ -23,26 +32,53 @@ final class ExportCommand implements Callable<Integer> {
       names = "--kind",
       required = true,
       paramLabel = "K",
-      description = "What to write: schedule.")
+      description = "What to write: schedule (.csv, .xlsx), proof-list (.pdf, .txt).")
   private String kind;
 
   @Option(names = "--out", required = true, paramLabel = "PATH", description = "Where it goes.")
   private Path out;
 
+  @Option(
+      names = "--axis",
+      paramLabel = "A",
+      description = "Id or name of the axis; needed for a proof list.")
+  private String axis;
+
   @Override
   public Integer call() throws IOException {
-    if (!kind.equals("schedule")) {
-      throw new IllegalArgumentException("--kind '%s' is not one of schedule".formatted(kind));
-    }
-    ProjectInput.Line line = input.read();
+    return switch (kind) {
+      case "schedule" -> schedule(input.read());
+      case "proof-list" -> proofList(input.read());
+      default ->
+          throw new IllegalArgumentException(
+              "--kind '%s' is not one of schedule, proof-list".formatted(kind));
+    };
+  }
+
+  private int schedule(ProjectInput.Line line) throws IOException {
     WireSchedule schedule = WireSchedule.of(line.project(), line.sheets());
     Schedules.write(schedule, out);
-    if (output.isJson()) {
-      output.document(
-          Output.map("kind", kind, "wires", schedule.rows().size(), "out", out.toString()));
-    } else {
-      output.text().printf("%d wires in %s%n", schedule.rows().size(), out);
-    }
+    tell("wires", schedule.rows().size());
     return 0;
+  }
+
+  private int proofList(ProjectInput.Line line) throws IOException {
+    if (axis == null) {
+      throw new IllegalArgumentException("--kind proof-list needs --axis");
+    }
+    ProjectInput.Complete complete = line.complete(axis);
+    Evidence evidence = Evidence.of(line.project(), complete.assembly(), complete.path());
+    ProofList list = StopProof.list(line.project(), evidence, QuantityFormat.PLAIN);
+    ProofLists.write(list, out);
+    tell("tests", list.rows().size());
+    return 0;
+  }
+
+  private void tell(String what, int count) {
+    if (output.isJson()) {
+      output.document(Output.map("kind", kind, what, count, "out", out.toString()));
+    } else {
+      output.text().printf("%d %s in %s%n", count, what, out);
+    }
   }
 }

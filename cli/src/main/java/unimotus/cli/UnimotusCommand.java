@@ -28,6 +28,7 @@ import picocli.CommandLine.Spec;
       DiagnoseCommand.class,
       BenchCommand.class,
       WiringCommand.class,
+      StopsCommand.class,
       ExportCommand.class,
       SchemaCommand.class,
       CommandLine.HelpCommand.class

@@ -81,7 +81,7 @@ class CommandLineTest {
   void aNewerFileIsReadWithAWord() throws IOException {
     String newer =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 2", "\"version\": 5");
+            .replace("\"version\": 3", "\"version\": 5");
     assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
     assertThat(err.toString()).contains("newer version");
   }
@@ -131,6 +131,62 @@ class CommandLineTest {
     Path sink = sinkingDrum();
     assertThat(run("wiring", sink.toString(), "--axis", "rinse-drum")).isEqualTo(1);
     assertThat(out.toString()).contains("NOT as meant");
+  }
+
+  /** Two contacts over a testing relay: no single fault loses the stop (common practice). */
+  @Test
+  void stopsAreTimedBrokenAndFigured() throws IOException {
+    assertThat(run("stops", "demo", "--axis", "rinse-drum")).isZero();
+    assertThat(out.toString())
+        .contains("Category 1")
+        .contains("at the next demand")
+        .contains("PL e")
+        .contains("the risk graph asks for PL d");
+    JsonNode stop = json("stops", "demo", "--axis", "rinse-drum", "--json").get(0);
+    assertThat(stop.get("torqueOffSeconds").asDouble()).isEqualTo(8.042);
+    assertThat(stop.get("faults").size()).isGreaterThan(30);
+    assertThat(run("stops", "demo", "--axis", "drying-fan")).isZero();
+    assertThat(out.toString()).contains("has no stop yet");
+  }
+
+  @Test
+  void theProofListIsWrittenToPrint() throws IOException {
+    Path text = folder.resolve("proof.txt");
+    assertThat(
+            run(
+                "export",
+                "demo",
+                "--kind",
+                "proof-list",
+                "--axis",
+                "rinse-drum",
+                "--out",
+                text.toString()))
+        .isZero();
+    assertThat(Files.readString(text))
+        .contains("does not certify")
+        .contains("time from the demand to standstill")
+        .contains("__________");
+    Path pdf = folder.resolve("proof.pdf");
+    assertThat(
+            json(
+                    "export",
+                    "demo",
+                    "--kind",
+                    "proof-list",
+                    "--axis",
+                    "rinse-drum",
+                    "--out",
+                    pdf.toString(),
+                    "--json")
+                .get("tests")
+                .asInt())
+        .isEqualTo(17);
+    assertThat(Files.readString(pdf, java.nio.charset.StandardCharsets.ISO_8859_1))
+        .startsWith("%PDF-");
+    assertThat(run("export", "demo", "--kind", "proof-list", "--out", text.toString()))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("needs --axis");
   }
 
   private Path sinkingDrum() throws IOException {

@@ -241,6 +241,8 @@ public final class Fixtures {
         wires,
         List.of(),
         List.of(),
+        List.of(),
+        List.of(),
         List.of());
   }
 

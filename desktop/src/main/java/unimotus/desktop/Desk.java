@@ -17,6 +17,8 @@ import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import unimotus.core.machine.Axis;
 import unimotus.core.review.AxisReview;
+import unimotus.core.wiring.CommandState;
+import unimotus.core.wiring.WiringFault;
 import unimotus.workbench.Demo;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Edit;
@@ -26,6 +28,7 @@ import unimotus.workbench.Opening;
 import unimotus.workbench.Preferences;
 import unimotus.workbench.Progress;
 import unimotus.workbench.Session;
+import unimotus.workbench.StopProof;
 import unimotus.workbench.WorkStep;
 
 /**
@@ -33,6 +36,9 @@ import unimotus.workbench.WorkStep;
  * and a line for messages. Used on the JavaFX thread only.
  */
 public final class Desk {
+  /** A circuit as it was asked to be opened: what is commanded and what is broken. */
+  public record Circuit(CommandState state, List<WiringFault> faults) {}
+
   /**
    * A word to the user.
    *
@@ -41,6 +47,7 @@ public final class Desk {
    */
   public record Message(String text, boolean attention) {}
 
+  private @Nullable Circuit circuit;
   private final Session session;
   private final Dialogs dialogs;
   private final Clock clock;
@@ -159,7 +166,10 @@ public final class Desk {
 
   /** How far an axis is. */
   public Progress progress(AxisReview review) {
-    return Progress.of(review, evidence(review).map(Evidence::proof));
+    Optional<Evidence> of = evidence(review);
+    boolean mayGoOn =
+        of.map(e -> StopProof.of(session.project(), e)).filter(StopProof::mayGoOn).isPresent();
+    return Progress.of(review, of.map(Evidence::proof), mayGoOn);
   }
 
   /** Looks at a station of an axis. */
@@ -187,6 +197,19 @@ public final class Desk {
       refuse(refused.getMessage());
       return false;
     }
+  }
+
+  /** Opens the circuit of the axis looked at in a state, with faults put in. */
+  public void openCircuit(CommandState state, List<WiringFault> faults) {
+    circuit = new Circuit(state, faults);
+    show(axisId.get(), WorkStep.WIRE);
+  }
+
+  /** The state a circuit was last asked to be opened in; it is handed out once. */
+  public Optional<Circuit> takeCircuit() {
+    Optional<Circuit> asked = Optional.ofNullable(circuit);
+    circuit = null;
+    return asked;
   }
 
   /** Whether an axis is being started; the view for it then stands in the middle. */

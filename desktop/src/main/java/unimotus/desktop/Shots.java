@@ -45,6 +45,10 @@ final class Shots {
               d.editingSheets().set(true);
               press("#sheet-begin");
             }));
+    waiting.add(view("make-safe-begun", "rinse-drum", WorkStep.MAKE_SAFE));
+    waiting.add(pressed("make-safe", "#run-faults"));
+    waiting.add(pressed("make-safe-figures", "#side-figures"));
+    waiting.add(pressed("make-safe-proof", "#side-record"));
     waiting.add(view("set-up", "rinse-drum", WorkStep.SET_UP));
     waiting.add(view("path", "rinse-drum", WorkStep.MAP));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));

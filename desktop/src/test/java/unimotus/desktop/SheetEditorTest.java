@@ -9,6 +9,7 @@ import org.junit.jupiter.api.Test;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 
@@ -97,5 +98,14 @@ class SheetEditorTest extends WindowTest {
     enter(this, "#switch-options-inputs", "sink, source");
     click(this, "#sheet-save");
     assertThat(saved().selectors().get(0).options()).containsExactly("sink", "source");
+  }
+
+  @Test
+  void aSwitchGetsAnotherTask() {
+    begin();
+    click(this, "#sheet-switches");
+    choose(this, "#switch-role-inputs", "voltage or current");
+    click(this, "#sheet-save");
+    assertThat(saved().selectors().get(0).role()).isEqualTo(SelectorRole.INPUT_KIND);
   }
 }

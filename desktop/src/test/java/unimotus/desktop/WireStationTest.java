@@ -255,7 +255,7 @@ class WireStationTest extends WindowTest {
   void aStateOfTheTableIsBroughtToTheBoard() {
     at("rinse-drum");
     click(this, "#mode-truth");
-    interact(() -> lookup("#truth-row-2").query().requestFocus());
+    interact(() -> lookup("#truth-row-1").query().requestFocus());
     push(KeyCode.ENTER);
     settle();
     assertThat(styles("#wire-w1")).contains("carries");

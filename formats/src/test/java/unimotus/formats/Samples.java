@@ -17,7 +17,13 @@ import unimotus.core.machine.Probe;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.SafetyNote;
 import unimotus.core.machine.Shield;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
@@ -120,6 +126,42 @@ final class Samples {
                 List.of(new TerminalRef("plc", "DO0")),
                 Map.of("plc:AO0", 12.0),
                 Map.of("drive", "running"))),
+        List.of(
+            new StopFunction(
+                "guard",
+                "Guard",
+                "a",
+                StopTrigger.GUARD_SWITCH,
+                StopLogic.RELAY_CONTACTORS,
+                StopEffect.CONTACTORS,
+                List.of("k1"),
+                "k2",
+                "s3",
+                List.of("k4"),
+                true,
+                false,
+                410,
+                new StopUse(
+                    2,
+                    16,
+                    220,
+                    true,
+                    true,
+                    false,
+                    List.of("diversity"),
+                    Map.of("k1", 2e6),
+                    14,
+                    500,
+                    6))),
+        List.of(
+            new SafetyNote(
+                "a",
+                SafetyNote.Kind.BYPASS,
+                "guard tied back for the jog",
+                "me",
+                "2026-01-02T03:04:05Z",
+                "me",
+                "2026-01-02T04:04:05Z")),
         List.of(
             new Reading(
                 "a",

@@ -16,10 +16,12 @@ import unimotus.core.review.AxisReview;
  * How far an axis is on its way through the work order, and the one next thing to do.
  *
  * @param states the state of each station
+ * @param stopProved whether everything after Make safe rests on a proved stop
  * @param next the next thing to do, in one sentence
  * @param nextStep the station where it is done
  */
-public record Progress(Map<WorkStep, State> states, String next, WorkStep nextStep) {
+public record Progress(
+    Map<WorkStep, State> states, boolean stopProved, String next, WorkStep nextStep) {
 
   /** The state of a station for an axis. */
   public enum State {
@@ -40,30 +42,39 @@ public record Progress(Map<WorkStep, State> states, String next, WorkStep nextSt
     states = Map.copyOf(states);
   }
 
-  /** The progress of an axis from its review and, where it is complete, its proof. */
-  public static Progress of(AxisReview review, Optional<AxisProof> proof) {
+  /**
+   * The progress of an axis.
+   *
+   * @param review what the rules say
+   * @param proof its proof, where it is complete
+   * @param mayGoOn whether a reason to go on without a proved stop is on record
+   */
+  public static Progress of(AxisReview review, Optional<AxisProof> proof, boolean mayGoOn) {
     Map<WorkStep, State> states = new EnumMap<>(WorkStep.class);
     for (WorkStep step : WorkStep.values()) {
       states.put(step, state(step, review, proof));
     }
+    boolean stopProved = states.get(WorkStep.MAKE_SAFE) == State.DONE;
     if (states.get(WorkStep.PROVE) == State.ATTENTION) {
-      return new Progress(states, next(WorkStep.PROVE, review, proof), WorkStep.PROVE);
+      return new Progress(states, stopProved, next(WorkStep.PROVE, review, proof), WorkStep.PROVE);
     }
     WorkStep at =
         List.of(WorkStep.values()).stream()
             .filter(s -> states.get(s) != State.DONE && states.get(s) != State.LATER)
+            .filter(s -> s != WorkStep.MAKE_SAFE || !mayGoOn)
             .findFirst()
             .orElse(WorkStep.PROVE);
     Optional<Finding> worst =
         review.findings().stream().filter(f -> f.severity() == Severity.ERROR).findFirst();
     if (worst.isPresent() && !worst.get().rule().equals(Rule.AXIS_INCOMPLETE)) {
-      return new Progress(states, worst.get().remedy(), WorkStep.of(worst.get().rule()));
+      return new Progress(
+          states, stopProved, worst.get().remedy(), WorkStep.of(worst.get().rule()));
     }
-    return new Progress(states, next(at, review, proof), at);
+    return new Progress(states, stopProved, next(at, review, proof), at);
   }
 
   private static State state(WorkStep step, AxisReview review, Optional<AxisProof> proof) {
-    if (step == WorkStep.MAKE_SAFE || step == WorkStep.HAND_OVER) {
+    if (step == WorkStep.HAND_OVER) {
       return State.LATER;
     }
     if (review.assembly() == null) {
@@ -72,7 +83,23 @@ public record Progress(Map<WorkStep, State> states, String next, WorkStep nextSt
     if (step == WorkStep.PROVE) {
       return proof.map(Progress::proofState).orElse(State.OPEN);
     }
-    return worst(step, review);
+    State rules = worst(step, review);
+    return step == WorkStep.MAKE_SAFE && rules != State.ATTENTION
+        ? stopState(review, proof, rules)
+        : rules;
+  }
+
+  /** A stop that is not designed is open; one that is designed is not done before it is proved. */
+  private static State stopState(AxisReview review, Optional<AxisProof> proof, State rules) {
+    if (review.assembly().stops().isEmpty()) {
+      return State.OPEN;
+    }
+    State proved = proof.map(p -> proofState(p.ofStops())).orElse(State.OPEN);
+    return switch (proved) {
+      case ATTENTION -> State.ATTENTION;
+      case DONE -> rules;
+      default -> State.PARTLY;
+    };
   }
 
   private static State worst(WorkStep step, AxisReview review) {
@@ -100,12 +127,15 @@ public record Progress(Map<WorkStep, State> states, String next, WorkStep nextSt
     if (review.assembly() == null) {
       return review.findings().get(0).seen();
     }
+    if (at == WorkStep.MAKE_SAFE && review.assembly().stops().isEmpty()) {
+      return "Design what stops this axis";
+    }
     if (at != WorkStep.PROVE) {
       return review.findings().stream()
           .filter(f -> WorkStep.of(f.rule()) == at)
           .findFirst()
           .map(Finding::remedy)
-          .orElse("Open " + at.label());
+          .orElse(at == WorkStep.MAKE_SAFE ? "Prove the stop before motion" : "Open " + at.label());
     }
     return proof.map(Progress::proofNext).orElse("Prove the axis");
   }

@@ -113,15 +113,7 @@ public final class SheetDraft {
   }
 
   private static Selector follow(Selector selector, String was, String is) {
-    return was.equals(selector.terminal())
-        ? new Selector(
-            selector.id(),
-            selector.label(),
-            selector.role(),
-            is,
-            selector.options(),
-            selector.initial())
-        : selector;
+    return was.equals(selector.terminal()) ? selector.withTerminal(is) : selector;
   }
 
   /** Adds a terminal after another one, as a junction to begin with. */

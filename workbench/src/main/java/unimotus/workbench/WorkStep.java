@@ -53,6 +53,19 @@ public enum WorkStep {
           BURDEN,
           SHIELD ->
           WIRE;
+      case STOP_UNREACHED,
+          NO_SAFETY_STOP,
+          AUTOMATIC_RESET,
+          STOP_RESTART,
+          SAFETY_FEED,
+          STOP_NOT_RELEASED,
+          VERTICAL_LOAD,
+          NO_STANDSTILL,
+          STOP_DELAY,
+          STOP_RAMP,
+          BRAKING_ENERGY,
+          STANDING_BYPASS ->
+          MAKE_SAFE;
       case POLE_COUNT,
           OVERLOAD_SETTING,
           PLATE_IN_DRIVE,

@@ -126,7 +126,9 @@ class AxisDraftTest {
     assertThat(evidence().proof().state()).isEqualTo(AxisProof.State.PROVEN);
     Progress progress =
         Progress.of(
-            session.review().axis("belt").orElseThrow(), java.util.Optional.of(evidence().proof()));
+            session.review().axis("belt").orElseThrow(),
+            java.util.Optional.of(evidence().proof()),
+            false);
     assertThat(progress.states().get(WorkStep.PROVE)).isEqualTo(Progress.State.DONE);
     session.apply(Edits.setting("belt-drive", "R30", new SettingValue.Number(9)));
     assertThat(evidence().proof().state()).isEqualTo(AxisProof.State.STALE);
@@ -141,7 +143,9 @@ class AxisDraftTest {
     assertThat(evidence().diagnosis().suspicions().get(0).cause()).isEqualTo(Cause.DRIVE_DEAD_ZERO);
     Progress progress =
         Progress.of(
-            session.review().axis("belt").orElseThrow(), java.util.Optional.of(evidence().proof()));
+            session.review().axis("belt").orElseThrow(),
+            java.util.Optional.of(evidence().proof()),
+            false);
     assertThat(progress.nextStep()).isEqualTo(WorkStep.PROVE);
   }
 

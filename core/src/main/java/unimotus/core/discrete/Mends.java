@@ -192,7 +192,8 @@ final class Mends {
                 a.parts(),
                 a.wires(),
                 a.intents(),
-                a.probes()));
+                a.probes(),
+                a.stops()));
   }
 
   private static ControllerSheet tight(ControllerSheet sheet) {
@@ -221,7 +222,8 @@ final class Mends {
                 a.parts(),
                 a.wires(),
                 a.intents(),
-                a.probes()));
+                a.probes(),
+                a.stops()));
   }
 
   private static DriveSheet strong(DriveSheet sheet) {

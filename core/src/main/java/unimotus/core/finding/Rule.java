@@ -58,7 +58,19 @@ public enum Rule {
   HAND_REFERENCE("DIS-021", "Hand starts the motor but not its potentiometer", "common practice"),
   COMMAND_SOURCE("SET-001", "Drive listens to another command source", "common practice"),
   REFERENCE_SOURCE("SET-002", "Drive listens to another reference source", "common practice"),
-  SETTING_RANGE("SET-003", "Setting is outside its range", "device sheet");
+  SETTING_RANGE("SET-003", "Setting is outside its range", "device sheet"),
+  STOP_UNREACHED("SAF-001", "Stop is not joined to the drive", "common practice"),
+  NO_SAFETY_STOP("SAF-002", "Stop is not made by safe means", "IEC 60204-1 (from memory)"),
+  AUTOMATIC_RESET("SAF-003", "Guard resets by closing", "ISO 12100, ISO 13849-1 (from memory)"),
+  STOP_RESTART("SAF-004", "Releasing the stop starts the motor", "IEC 60204-1, ISO 13850"),
+  SAFETY_FEED("SAF-005", "Safety inputs are set for another feed", "common practice"),
+  STOP_NOT_RELEASED("SAF-006", "Stop cannot be released", "common practice"),
+  VERTICAL_LOAD("SAF-007", "Hanging load without a brake", "IEC 61800-5-2 (from memory)"),
+  NO_STANDSTILL("SAF-008", "Load does not come to rest", "IEC 60204-1 (from memory)"),
+  STOP_DELAY("SAF-009", "Delay of safe stop 1 is zero", "IEC 61800-5-2 (from memory)"),
+  STOP_RAMP("SAF-010", "Ramp does not fit in the delay", "IEC 61800-5-2 (from memory)"),
+  BRAKING_ENERGY("SAF-011", "Ramp returns more than the link takes", "common practice"),
+  STANDING_BYPASS("SAF-012", "Safety function is bypassed", "common practice");
 
   private final String code;
   private final String title;

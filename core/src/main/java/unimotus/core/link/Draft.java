@@ -21,6 +21,7 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
@@ -160,6 +161,38 @@ final class Draft {
                           ? drive.withDefault(d.code())
                           : drive.withSetting(d.code(), choice));
               done.add("set %s %s to %s".formatted(d.code(), d.name(), value));
+            });
+  }
+
+  /** Sets a number of the drive where it has such a setting and it stands otherwise. */
+  void set(SettingRole role, double value) {
+    axis()
+        .driveSheet()
+        .setting(role)
+        .ifPresent(
+            d -> {
+              SettingValue number = new SettingValue.Number(value);
+              if (!d.takes(number)) {
+                throw new IllegalArgumentException(
+                    "%s %s does not take %s".formatted(d.code(), d.name(), value));
+              }
+              if (!settings().value(d).equals(number)) {
+                project = project.with(axis().drive().withSetting(d.code(), number));
+                done.add("set %s %s to %s".formatted(d.code(), d.name(), value));
+              }
+            });
+  }
+
+  /** Puts the device's selector of a role into a position, where it has such a selector. */
+  void select(PlacedDevice device, SelectorRole role, String position) {
+    device
+        .sheet()
+        .selector(role)
+        .filter(s -> !device.selector(role, "").equals(position))
+        .ifPresent(
+            s -> {
+              Device now = project.device(device.id()).orElseThrow();
+              select(now, s.id(), position);
             });
   }
 

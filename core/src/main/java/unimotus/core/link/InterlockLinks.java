@@ -1,5 +1,6 @@
 package unimotus.core.link;
 
+import java.util.List;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.SettingRole;
@@ -18,7 +19,8 @@ final class InterlockLinks {
 
   private InterlockLinks() {}
 
-  static void chain(Draft draft) {
+  /** Wires the chain and returns the button that opens it and the contactor in it. */
+  static List<String> chain(Draft draft) {
     TerminalRef forward = draft.input("run-forward");
     TerminalRef reverse = draft.input("run-reverse");
     TerminalRef reset = draft.input("reset");
@@ -49,6 +51,7 @@ final class InterlockLinks {
     draft.mean(reset, "reset", resetOn);
     draft.set(SettingRole.CONTROL_WIRING, null, "two-wire");
     draft.set(SettingRole.COMMAND_SOURCE, null, "terminals");
+    return List.of(button.id(), contactor.id());
   }
 
   /** Hangs a coil on a free output of the controller. */

@@ -21,6 +21,7 @@ import unimotus.core.sheet.SheetCatalogue;
  * @param wires the wires that touch the drive or those parts
  * @param intents when its binary inputs are meant to read on
  * @param probes measurements to be made on its wires
+ * @param stops its stop functions
  */
 public record AxisAssembly(
     Axis axis,
@@ -32,7 +33,8 @@ public record AxisAssembly(
     List<PlacedPart> parts,
     List<Wire> wires,
     List<Intent> intents,
-    List<Probe> probes) {
+    List<Probe> probes,
+    List<StopFunction> stops) {
 
   /** Takes copies of the lists. */
   public AxisAssembly {
@@ -40,6 +42,7 @@ public record AxisAssembly(
     wires = List.copyOf(wires);
     intents = List.copyOf(intents);
     probes = List.copyOf(probes);
+    stops = List.copyOf(stops);
   }
 
   /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
@@ -77,7 +80,8 @@ public record AxisAssembly(
             own.parts(),
             own.wires(),
             project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList(),
-            project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList()));
+            project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList(),
+            project.stopsOf(axis.id())));
   }
 
   /** This assembly with the drive in another state of its settings and switches. */
@@ -92,13 +96,24 @@ public record AxisAssembly(
         parts,
         wires,
         intents,
-        probes);
+        probes,
+        stops);
   }
 
   /** This assembly with these wires instead. */
   public AxisAssembly withWires(List<Wire> next) {
     return new AxisAssembly(
-        axis, controller, controllerSheet, drive, driveSheet, motor, parts, next, intents, probes);
+        axis,
+        controller,
+        controllerSheet,
+        drive,
+        driveSheet,
+        motor,
+        parts,
+        next,
+        intents,
+        probes,
+        stops);
   }
 
   /** What is not there yet, in words; empty where the axis is complete. */

@@ -60,6 +60,7 @@ public final class Neighbourhoods {
         && next.parts() == project.parts()
         && next.controllers() == project.controllers()
         && next.intents() == project.intents()
+        && next.stops() == project.stops()
         && nextSheets == sheets;
   }
 
@@ -76,6 +77,10 @@ public final class Neighbourhoods {
     Neighbourhood from(Drive drive, Axis axis) {
       open.addAll(index.of(drive.id()));
       project.intents().stream().filter(i -> i.axis().equals(axis.id())).forEach(this::open);
+      // Contactors cut the drive's mains: no control wire leads from the drive to that stop.
+      project.stopsOf(axis.id()).stream()
+          .flatMap(s -> s.parts().stream())
+          .forEach(p -> open.addAll(index.of(p)));
       while (!open.isEmpty()) {
         Wire wire = open.poll();
         if (wires.add(wire)) {

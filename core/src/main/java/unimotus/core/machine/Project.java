@@ -20,6 +20,8 @@ import java.util.stream.Stream;
  * @param wires the control wires
  * @param intents when the wired binary inputs are meant to read on
  * @param probes measurements to be made on the wires
+ * @param stops the stop functions
+ * @param notes what has to stay on record about safety, in the order it was written
  * @param readings the evidence, in the order it was taken
  */
 public record Project(
@@ -32,6 +34,8 @@ public record Project(
     List<Wire> wires,
     List<Intent> intents,
     List<Probe> probes,
+    List<StopFunction> stops,
+    List<SafetyNote> notes,
     List<Reading> readings) {
 
   /** Copies the lists and refuses ids that are used twice. */
@@ -44,18 +48,21 @@ public record Project(
     wires = List.copyOf(wires);
     intents = List.copyOf(intents);
     probes = List.copyOf(probes);
+    stops = List.copyOf(stops);
+    notes = List.copyOf(notes);
     readings = List.copyOf(readings);
     unique("device", devices(controllers, drives, parts).map(Device::id));
     unique("motor", motors.stream().map(Motor::id));
     unique("axis", axes.stream().map(Axis::id));
     unique("wire", wires.stream().map(Wire::id));
+    unique("stop", stops.stream().map(StopFunction::id));
   }
 
   /** A project with nothing in it yet. */
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of());
+        List.of(), List.of(), List.of(), List.of());
   }
 
   private static Stream<Device> devices(
@@ -103,15 +110,21 @@ public record Project(
     return find(motors, Motor::id, id);
   }
 
-  /** The panel part with this id; empty where there is none. */
-  public Optional<Part> part(String id) {
-    return find(parts, Part::id, id);
-  }
-
   /** This project under another name. */
   public Project withName(String next) {
     return new Project(
-        next, controllers, drives, parts, motors, axes, wires, intents, probes, readings);
+        next,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        stops,
+        notes,
+        readings);
   }
 
   /** This project with {@code axis} in the place of the one with its id, or added at the end. */
@@ -126,6 +139,8 @@ public record Project(
         wires,
         intents,
         probes,
+        stops,
+        notes,
         readings);
   }
 
@@ -145,6 +160,8 @@ public record Project(
         wires,
         intents,
         probes,
+        stops,
+        notes,
         readings);
   }
 
@@ -160,6 +177,8 @@ public record Project(
         wires,
         intents,
         probes,
+        stops,
+        notes,
         readings);
   }
 
@@ -171,25 +190,111 @@ public record Project(
   /** This project with these wires instead. */
   public Project withWires(List<Wire> next) {
     return new Project(
-        name, controllers, drives, parts, motors, axes, next, intents, probes, readings);
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        next,
+        intents,
+        probes,
+        stops,
+        notes,
+        readings);
   }
 
   /** This project with these intents instead. */
   public Project withIntents(List<Intent> next) {
     return new Project(
-        name, controllers, drives, parts, motors, axes, wires, next, probes, readings);
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        next,
+        probes,
+        stops,
+        notes,
+        readings);
   }
 
   /** This project with these probes instead. */
   public Project withProbes(List<Probe> next) {
     return new Project(
-        name, controllers, drives, parts, motors, axes, wires, intents, next, readings);
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        next,
+        stops,
+        notes,
+        readings);
+  }
+
+  /** This project with these stop functions instead. */
+  public Project withStops(List<StopFunction> next) {
+    return new Project(
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        next,
+        notes,
+        readings);
+  }
+
+  /** This project with {@code stop} put in by its id. */
+  public Project with(StopFunction stop) {
+    return withStops(put(stops, StopFunction::id, stop));
+  }
+
+  /** The stop functions of an axis. */
+  public List<StopFunction> stopsOf(String axisId) {
+    return stops.stream().filter(s -> s.axis().equals(axisId)).toList();
+  }
+
+  /** This project without a stop function and the panel parts it is made of. */
+  public Project withoutStop(StopFunction stop) {
+    Project next = this;
+    for (String part : stop.parts()) {
+      next = next.withoutPart(part);
+    }
+    return next.withStops(next.stops.stream().filter(s -> !s.id().equals(stop.id())).toList());
+  }
+
+  /** This project with these safety notes instead. */
+  public Project withNotes(List<SafetyNote> next) {
+    return new Project(
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        stops,
+        next,
+        readings);
   }
 
   /** This project with these readings instead. */
   public Project withReadings(List<Reading> next) {
     return new Project(
-        name, controllers, drives, parts, motors, axes, wires, intents, probes, next);
+        name, controllers, drives, parts, motors, axes, wires, intents, probes, stops, notes, next);
   }
 
   /** This project with one more reading. */
@@ -217,6 +322,8 @@ public record Project(
         keptWires,
         keptIntents,
         probes,
+        stops.stream().filter(f -> !f.parts().contains(partId)).toList(),
+        notes,
         readings);
   }
 
@@ -244,6 +351,8 @@ public record Project(
         keptWires,
         keptIntents,
         probes.stream().filter(p -> !p.axis().equals(axisId)).toList(),
+        stops.stream().filter(f -> !f.axis().equals(axisId)).toList(),
+        notes.stream().filter(n -> !n.axis().equals(axisId)).toList(),
         keptReadings);
   }
 

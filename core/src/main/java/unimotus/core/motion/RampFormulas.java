@@ -88,6 +88,40 @@ public final class RampFormulas {
     return rpm / 60 * coastSeconds(inertiaKgM2, rpm, frictionNewtonMetres) / 2;
   }
 
+  /**
+   * Turns made while coasting from one speed to a lower one, J·∫ ω·dω/(T₀ + k₁·ω + k₂·ω²)/2π, by
+   * the closed forms of the integral.
+   *
+   * @return infinity where nothing brakes
+   */
+  public static double coastTurns(ShaftLoad load, double fromRpm, double toRpm) {
+    double a = radiansPerSecond(toRpm);
+    double b = radiansPerSecond(fromRpm);
+    double t0 = load.constantNewtonMetres();
+    double k1 = load.linearNewtonMetresPerRpm() * rpm(1);
+    double k2 = load.quadraticNewtonMetresPerRpm2() * rpm(1) * rpm(1);
+    double radiansPerInertia;
+    if (b <= a) {
+      radiansPerInertia = 0;
+    } else if (k2 > 0) {
+      double logarithm = Math.log((t0 + b * (k1 + b * k2)) / (t0 + a * (k1 + a * k2))) / (2 * k2);
+      radiansPerInertia =
+          k1 == 0 ? logarithm : logarithm - k1 / (2 * k2) * curved(t0, k1, k2, a, b);
+    } else if (k1 > 0) {
+      radiansPerInertia =
+          (b - a) / k1 - (t0 == 0 ? 0 : t0 / (k1 * k1) * Math.log((t0 + k1 * b) / (t0 + k1 * a)));
+    } else {
+      radiansPerInertia = (b * b - a * a) / (2 * t0);
+    }
+    return load.inertiaKgM2() * radiansPerInertia / (2 * Math.PI);
+  }
+
+  /** E = ½·J·ω² in joules. */
+  public static double kineticJoules(double inertiaKgM2, double rpm) {
+    double omega = radiansPerSecond(rpm);
+    return inertiaKgM2 * omega * omega / 2;
+  }
+
   /** J_m = J/i² in kg·m²: an inertia behind a gear, seen from the motor shaft. */
   public static double reflectedInertiaKgM2(double inertiaKgM2, double gearRatio) {
     return inertiaKgM2 / (gearRatio * gearRatio);

@@ -35,6 +35,14 @@ public record AxisProof(List<Verdict> verdicts) {
     verdicts = List.copyOf(verdicts);
   }
 
+  /** What of it proves the safety stops; no verdicts where there are none. */
+  public AxisProof ofStops() {
+    return new AxisProof(
+        verdicts.stream()
+            .filter(v -> v.prediction().key().startsWith(StopPredictions.PREFIX))
+            .toList());
+  }
+
   /** How many verdicts have this outcome. */
   public long count(Outcome outcome) {
     return verdicts.stream().filter(v -> v.outcome() == outcome).count();

@@ -14,6 +14,7 @@ import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
@@ -41,6 +42,7 @@ public record DesignDigest(Map<Part, String> byPart) {
     parts.put(Part.DRIVE, digest(drive(axis.drive())));
     parts.put(Part.MOTOR, digest(plate(axis.motor().plate())));
     parts.put(Part.MECHANICS, digest(mechanics(axis.axis().mechanics(), axis.axis().load())));
+    parts.put(Part.STOP, digest(stops(axis)));
     return new DesignDigest(parts);
   }
 
@@ -122,6 +124,26 @@ public record DesignDigest(Map<Part, String> byPart) {
         l.linearNewtonMetresPerRpm(),
         l.quadraticNewtonMetresPerRpm2(),
         l.gearEfficiency());
+  }
+
+  /** What a stop is and does; how often it is used and its risk do not change what is seen. */
+  private static String stops(AxisAssembly axis) {
+    StringBuilder text = new StringBuilder();
+    for (StopFunction s : axis.stops()) {
+      text.append(
+          joined(
+              s.id(),
+              s.trigger(),
+              s.logic(),
+              s.effect(),
+              s.triggers(),
+              s.relay(),
+              s.resetButton(),
+              s.contactors(),
+              s.verticalLoad(),
+              s.holdingBrake()));
+    }
+    return text.toString();
   }
 
   private static String joined(@Nullable Object... values) {

@@ -7,7 +7,8 @@ public enum Part {
   WIRES("wires"),
   DRIVE("drive settings"),
   MOTOR("motor plate"),
-  MECHANICS("mechanics and load");
+  MECHANICS("mechanics and load"),
+  STOP("stop function");
 
   private final String label;
 

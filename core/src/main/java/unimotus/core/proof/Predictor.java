@@ -26,7 +26,7 @@ import unimotus.core.quantity.MeasureUnit;
 
 /**
  * Turns the design of an axis into the list of what should be seen, in the order it is proved:
- * permission, direction, references, ramps, stop.
+ * permission and safety stops, direction, safety stops in motion, references, ramps, stop.
  */
 public final class Predictor {
   /** The references that are tried, in percent of the program's span. */
@@ -56,7 +56,9 @@ public final class Predictor {
   public static List<Prediction> predict(AxisAssembly axis, SignalPath path) {
     Predictor predictor = new Predictor(axis, path);
     predictor.permission();
+    predictor.predictions.addAll(StopPredictions.beforeMotion(axis));
     predictor.direction();
+    predictor.predictions.addAll(StopPredictions.inMotion(axis));
     REFERENCES.forEach(predictor::reference);
     predictor.times();
     predictor.predictions.addAll(ProbePredictions.of(axis));
@@ -274,7 +276,7 @@ public final class Predictor {
             "machine",
             "stop watch",
             how,
-            EnumSet.allOf(Part.class),
+            EnumSet.complementOf(EnumSet.of(Part.STOP)),
             Derivation.of(
                 new Step(
                     title,

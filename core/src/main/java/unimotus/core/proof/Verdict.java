@@ -3,6 +3,7 @@ package unimotus.core.proof;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Reading;
+import unimotus.core.quantity.QuantityFormat;
 
 /**
  * A prediction beside its latest reading.
@@ -48,5 +49,15 @@ public record Verdict(
             && prediction.expectation() instanceof Expectation.Amount a
         ? reading.amount() - a.value()
         : Double.NaN;
+  }
+
+  /** What was seen, in words; empty where nothing was. */
+  public String readingText(QuantityFormat format) {
+    if (reading == null) {
+      return "";
+    }
+    return reading.amount() != null && prediction.expectation() instanceof Expectation.Amount a
+        ? format.text(reading.amount(), a.unit())
+        : String.valueOf(reading.word());
   }
 }

@@ -89,6 +89,8 @@ public enum MeasureUnit {
   MILLISECOND("ms", Dimension.TIME, MetricPrefix.MILLI(SECOND)),
   MINUTE_UNIT("min", Dimension.TIME, MINUTE),
   HOUR_UNIT("h", Dimension.TIME, HOUR),
+  /** 8760 hours, as failure rates count it. */
+  YEAR_UNIT("years", Dimension.TIME, HOUR.multiply(8760)),
   METRE_UNIT("m", Dimension.LENGTH, METRE),
   MILLIMETRE("mm", Dimension.LENGTH, MetricPrefix.MILLI(METRE)),
   MICROMETRE("µm", Dimension.LENGTH, MetricPrefix.MICRO(METRE), "um"),

@@ -17,6 +17,7 @@ import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.settings.SettingChecks;
+import unimotus.core.stops.StopChecks;
 
 /**
  * One axis looked over.
@@ -45,6 +46,7 @@ public record AxisReview(
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
+    found.addAll(StopChecks.check(assembly));
     return new AxisReview(assembly.axis(), assembly, path, found);
   }
 

@@ -10,8 +10,12 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.SafetyNote;
 
-/** What only shows when axes are compared: points, drives and motors claimed by two of them. */
+/**
+ * What only shows on the whole line: points, drives and motors claimed by two axes, and the
+ * bypasses that stand on record.
+ */
 final class LineChecks {
   private LineChecks() {}
 
@@ -31,7 +35,20 @@ final class LineChecks {
       claim(owners, found, axis, "drive", axis.drive(), "");
       claim(owners, found, axis, "motor", axis.motor(), "");
     }
+    project.notes().stream()
+        .filter(SafetyNote::isStanding)
+        .forEach(n -> found.computeIfAbsent(n.axis(), a -> new ArrayList<>()).add(bypass(n)));
     return found;
+  }
+
+  private static Finding bypass(SafetyNote note) {
+    return new Finding(
+        Severity.WARNING,
+        Rule.STANDING_BYPASS,
+        "axis/%s/stop".formatted(note.axis()),
+        "bypassed since %s by %s: %s".formatted(note.at(), note.by(), note.text()),
+        "The stop does not protect anybody while it is bypassed.",
+        "Take the bypass away, record it as removed and prove the stop again.");
   }
 
   private static void claim(

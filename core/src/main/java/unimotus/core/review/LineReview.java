@@ -85,7 +85,8 @@ public final class LineReview {
         && a.parts().equals(b.parts())
         && a.wires().equals(b.wires())
         && a.intents().equals(b.intents())
-        && a.probes().equals(b.probes());
+        && a.probes().equals(b.probes())
+        && a.stops().equals(b.stops());
   }
 
   /** One review an axis, in the line's order. */

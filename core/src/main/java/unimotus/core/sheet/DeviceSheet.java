@@ -37,6 +37,11 @@ public sealed interface DeviceSheet permits ControllerSheet, DriveSheet, MotorSh
     return terminals().stream().filter(t -> t.role() == role).findFirst();
   }
 
+  /** A figure of the device as a whole, from the first terminal that gives it. */
+  default Optional<Double> given(Figure figure) {
+    return terminals().stream().flatMap(t -> t.given(figure).stream()).findFirst();
+  }
+
   /** The selector that plays {@code role} for {@code terminalId}; empty where there is none. */
   default Optional<Selector> selector(SelectorRole role, String terminalId) {
     return selectors().stream()

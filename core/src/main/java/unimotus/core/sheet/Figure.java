@@ -33,7 +33,15 @@ public enum Figure {
   /** Current a contact needs to stay clean. */
   LEAST_AMPERES("leastAmperes", "least current", MeasureUnit.AMPERE_UNIT),
   /** Voltage from which a coil pulls in. */
-  PULL_IN_VOLTS("pullInVolts", "pulls in from", MeasureUnit.VOLT_UNIT);
+  PULL_IN_VOLTS("pullInVolts", "pulls in from", MeasureUnit.VOLT_UNIT),
+  /**
+   * Time from the demand at this terminal to its effect; what is typical where a sheet is silent.
+   */
+  REACTION_SECONDS("reactionSeconds", "reaction time", MeasureUnit.SECOND_UNIT),
+  /** Switching cycles until a tenth of such devices has failed dangerously (ISO 13849-1). */
+  B10D_CYCLES("b10dCycles", "B10d", MeasureUnit.ONE),
+  /** Dangerous failures of the device's safety function per hour, by its maker. */
+  PFH_PER_HOUR("pfhPerHour", "PFH", MeasureUnit.ONE);
 
   private final String key;
   private final String label;

@@ -46,9 +46,19 @@ public record PartSheet(
     return first(TerminalRole.COIL).isPresent();
   }
 
+  /** Whether the part watches safety channels and moves its contacts by what it finds. */
+  public boolean hasLogic() {
+    return first(TerminalRole.SAFETY_INPUT).isPresent();
+  }
+
+  /** Whether a coil or the part's own logic moves the contacts. */
+  public boolean isDriven() {
+    return hasCoil() || hasLogic();
+  }
+
   /** Whether a hand moves the contacts. */
   public boolean isOperatedByHand() {
-    return positions.size() > 1 && !hasCoil();
+    return positions.size() > 1 && !isDriven();
   }
 
   @Override

@@ -29,4 +29,33 @@ public record Selector(
           "selector %s: initial '%s' is not one of %s".formatted(id, initial, options));
     }
   }
+
+  /** This switch under another name. */
+  public Selector withLabel(String next) {
+    return new Selector(id, next, role, terminal, options, initial);
+  }
+
+  /** This switch deciding something else. */
+  public Selector withRole(SelectorRole next) {
+    return new Selector(id, label, next, terminal, options, initial);
+  }
+
+  /** This switch on another terminal; null for the whole device. */
+  public Selector withTerminal(@Nullable String next) {
+    return new Selector(id, label, role, next, options, initial);
+  }
+
+  /**
+   * This switch with other positions. It leaves the works as before where it can, else in the
+   * first.
+   */
+  public Selector withOptions(List<String> next) {
+    return new Selector(
+        id, label, role, terminal, next, next.contains(initial) ? initial : next.get(0));
+  }
+
+  /** This switch leaving the works in another of its positions. */
+  public Selector withInitial(String next) {
+    return new Selector(id, label, role, terminal, options, next);
+  }
 }

@@ -3,19 +3,38 @@ package unimotus.core.sheet;
 /** What a switch, a jumper or a channel choice of a device decides. */
 public enum SelectorRole {
   /** Whether binary inputs expect +24 V ({@code source}) or 0 V ({@code sink}). */
-  INPUT_LOGIC,
+  INPUT_LOGIC("source or sink"),
   /** Whether an analog input takes {@code voltage} or {@code current}. */
-  INPUT_KIND,
+  INPUT_KIND("voltage or current"),
   /** Range of an analog channel of a controller; the options name signal ranges. */
-  CHANNEL_RANGE,
+  CHANNEL_RANGE("range of a channel"),
   /** Counts at nominal full scale of an analog channel of a controller. */
-  RAW_FULL_SCALE,
+  RAW_FULL_SCALE("counts at full scale"),
   /** The works jumper across the safe torque off terminals: {@code fitted} or {@code removed}. */
-  STO_JUMPER,
+  STO_JUMPER("works jumper of STO"),
   /** Whether a safety input expects plain contacts ({@code contact}) or {@code pulse-tested}. */
-  SAFETY_INPUT_KIND,
+  SAFETY_INPUT_KIND("contacts or pulse-tested"),
+  /**
+   * Whether a safety relay tests its two channels against each other: {@code on} or {@code off}.
+   */
+  CROSS_FAULT_DETECTION("cross-fault detection"),
+  /** Whether a safety relay starts {@code automatic} or waits for a {@code manual} reset. */
+  RESET_MODE("reset"),
+  /** How long the two channels of a safety relay may differ, such as {@code 0.5 s}; {@code off}. */
+  DISCREPANCY_TIME("discrepancy time"),
   /** What mains voltage a supply is set for, such as {@code 230 V}. */
-  MAINS_VOLTAGE,
+  MAINS_VOLTAGE("mains voltage set"),
   /** What mains voltage a supply is really fed with. */
-  MAINS_FEED
+  MAINS_FEED("mains voltage fed");
+
+  private final String label;
+
+  SelectorRole(String label) {
+    this.label = label;
+  }
+
+  /** What it decides, in a few words. */
+  public String label() {
+    return label;
+  }
 }

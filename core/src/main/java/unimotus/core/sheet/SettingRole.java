@@ -27,6 +27,15 @@ public enum SettingRole {
   CONTROL_WIRING,
   /** {@code allowed} or {@code blocked}: start with a run contact found closed at power-up. */
   RESTART_AT_POWER_UP,
+  /**
+   * {@code blocked}: after safe torque off only a new run command starts; {@code allowed}: one that
+   * is still held does.
+   */
+  RESTART_AFTER_STO,
+  /** Seconds from the demand of a safe stop 1 to safe torque off; entered twice. */
+  SAFE_STOP_DELAY,
+  /** Seconds from maximum frequency to standstill in a safe stop 1. */
+  SAFE_STOP_RAMP,
   /** {@code active-high} or {@code active-low}. */
   INPUT_LEVEL,
   /** {@code on} or {@code off}. */

@@ -3,6 +3,7 @@ package unimotus.core.sheet;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 
@@ -57,6 +58,11 @@ public record Terminal(
   public double figure(Figure figure) {
     Double given = electrical.get(figure.key());
     return given != null ? given : role.typical().getOrDefault(figure, Double.NaN);
+  }
+
+  /** The figure as the sheet gives it; empty where it gives none. */
+  public Optional<Double> given(Figure figure) {
+    return Optional.ofNullable(electrical.get(figure.key()));
   }
 
   /** The figures of the role that the sheet leaves out; empty where the model is complete. */

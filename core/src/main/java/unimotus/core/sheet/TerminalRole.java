@@ -52,6 +52,16 @@ public enum TerminalRole {
   REFERENCE_10V("10 V for a potentiometer", Map.of(VOLTS, 10.0, OHMS, 1.0, LIMIT_AMPERES, 0.01)),
   /** One channel of the safe torque off function. */
   SAFE_TORQUE_OFF("safe torque off", Map.of(INPUT_OHMS, 3300.0, ON_VOLTS, 15.0, OFF_VOLTS, 5.0)),
+  /** One channel of a device that watches a two-channel safety circuit. */
+  SAFETY_INPUT("safety input", Map.of(INPUT_OHMS, 3300.0, ON_VOLTS, 15.0, OFF_VOLTS, 5.0)),
+  /** Where the reset button and the feedback of what is switched come back. */
+  RESET_INPUT("reset and feedback", Map.of(INPUT_OHMS, 4700.0, ON_VOLTS, 15.0, OFF_VOLTS, 5.0)),
+  /** Where a device gets its 24 V; below the on voltage it does not work. */
+  POWER_INPUT("fed with 24 V", Map.of(INPUT_OHMS, 300.0, ON_VOLTS, 19.2, OFF_VOLTS, 12.0)),
+  /** Semiconductor safety output that tests itself; its {@code common} is what feeds it. */
+  SAFETY_OUTPUT(
+      "safety output, tests itself",
+      Map.of(DROP_VOLTS, 1.0, LEAKAGE_AMPERES, 0.0002, LIMIT_AMPERES, 0.5)),
   /** Source of test pulses for a two-channel safety circuit. */
   TEST_PULSE_OUTPUT("test pulses", Map.of(VOLTS, 24.0, OHMS, 1.0, LIMIT_AMPERES, 0.1)),
   /** Fed end of a relay's or contactor's coil; its {@code common} is the other end. */
@@ -90,7 +100,20 @@ public enum TerminalRole {
 
   /** Whether this terminal reads on or off. */
   public boolean isBinaryInput() {
-    return this == DIGITAL_INPUT || this == EITHER_WAY_INPUT || this == SAFE_TORQUE_OFF;
+    return this == DIGITAL_INPUT || this == EITHER_WAY_INPUT || isSafetyInput();
+  }
+
+  /** Whether this terminal is an input of a safety function or of the device that watches it. */
+  public boolean isSafetyInput() {
+    return this == SAFE_TORQUE_OFF
+        || this == SAFETY_INPUT
+        || this == RESET_INPUT
+        || this == POWER_INPUT;
+  }
+
+  /** Whether a position of the part closes this contact or switches this output on. */
+  public boolean isPositioned() {
+    return this == RELAY_CONTACT || this == SAFETY_OUTPUT;
   }
 
   /** Whether this terminal belongs to an analog channel. */

@@ -26,9 +26,12 @@ public record CommandState(
   /** State of a drive with nothing wrong and no run command. */
   public static final String READY = "ready";
 
+  /** State of a drive whose supply is off. */
+  public static final String NO_POWER = "no power";
+
   /** States a drive can be in, the rest state first. */
   public static final List<String> DRIVE_STATES =
-      List.of(READY, "running", "at-speed", "fault", "no power");
+      List.of(READY, "running", "at-speed", "fault", NO_POWER);
 
   /** Takes copies. */
   public CommandState {

@@ -74,13 +74,27 @@ final class CommandStates {
               .device(condition.device())
               .filter(d -> d.device() instanceof Controller)
               .isPresent();
-      boolean alreadyShown =
-          !condition.holds()
-              || condition.device().equals(axis.drive().id())
-                  && DeviceLaws.shows(condition.state(), CommandState.READY);
-      state = alreadyShown ? state : state.with(condition, output);
+      state = isAtRest(condition) ? state : state.with(condition, output);
     }
     return state;
+  }
+
+  /** Whether the line at rest already is as the condition wants it. */
+  private boolean isAtRest(Condition condition) {
+    if (!condition.holds()) {
+      return true;
+    }
+    if (condition.device().equals(axis.drive().id())) {
+      return DeviceLaws.shows(condition.state(), CommandState.READY);
+    }
+    return installation
+        .device(condition.device())
+        .filter(d -> d.sheet() instanceof PartSheet p && isFirst(p, condition.state()))
+        .isPresent();
+  }
+
+  private static boolean isFirst(PartSheet part, String position) {
+    return part.positions().indexOf(position) == 0;
   }
 
   private void addOutputs() {

@@ -56,7 +56,7 @@ final class DeviceLaws {
     this.device = device;
     this.state = state;
     this.energised = energised;
-    this.powered = power != Power.OFF && !position().equals("no power");
+    this.powered = power != Power.OFF && !position().equals(CommandState.NO_POWER);
     this.pulsesLow = power == Power.PULSES_LOW;
   }
 
@@ -69,8 +69,12 @@ final class DeviceLaws {
     return device.selector(SelectorRole.STO_JUMPER, "removed").equals("fitted");
   }
 
-  /** The branches of a terminal; empty for a plain conductor. */
-  List<Element> branches(Terminal terminal) {
+  /**
+   * The branches of a terminal; empty for a plain conductor.
+   *
+   * @param held whether a fault holds a contact closed or open; empty for a sound one
+   */
+  List<Element> branches(Terminal terminal, Optional<Boolean> held) {
     List<Element> found = new ArrayList<>();
     TerminalRef ref = device.ref(terminal.id());
     Optional<TerminalRef> common = device.commonOf(terminal);
@@ -94,6 +98,11 @@ final class DeviceLaws {
                       terminal.figure(FORWARD_VOLTS),
                       terminal.figure(INPUT_OHMS),
                       terminal.figure(LIMIT_AMPERES))));
+      case SAFETY_INPUT, RESET_INPUT, POWER_INPUT ->
+          found.add(resistor(ref, back, terminal.figure(INPUT_OHMS)));
+      case SAFETY_OUTPUT ->
+          found.add(
+              safetyOutput(terminal, ref, back, held.orElse(isClosed(terminal) && !pulsesLow)));
       case SAFE_TORQUE_OFF -> safeTorqueOff(terminal, ref, back, found);
       case SOURCING_OUTPUT -> transistor(terminal, back, ref, ref, found);
       case SINKING_OUTPUT -> transistor(terminal, ref, back, ref, found);
@@ -103,7 +112,9 @@ final class DeviceLaws {
                   "",
                   ref,
                   back,
-                  isClosed(terminal) ? Characteristic.resistor(CONTACT_OHMS) : Law.OPEN));
+                  held.orElse(isClosed(terminal))
+                      ? Characteristic.resistor(CONTACT_OHMS)
+                      : Law.OPEN));
       case COIL -> found.add(resistor(ref, back, terminal.figure(OHMS)));
       case TRACK -> track(terminal, ref, back, found);
       case ANALOG_INPUT -> found.add(resistor(ref, back, inputOhms(terminal)));
@@ -150,6 +161,17 @@ final class DeviceLaws {
     return new Element("", device.supply().orElse(common), ref, law);
   }
 
+  /** On it conducts from its feed; off, and in its own test pulse, it only leaks. */
+  private Element safetyOutput(
+      Terminal terminal, TerminalRef ref, TerminalRef feed, boolean closed) {
+    double limit = terminal.figure(LIMIT_AMPERES);
+    Law law =
+        closed
+            ? Characteristic.limitedDiode(0, terminal.figure(DROP_VOLTS) / limit, limit)
+            : Characteristic.resistor(RATED_VOLTS / terminal.figure(LEAKAGE_AMPERES));
+    return new Element("", feed, ref, law);
+  }
+
   private void safeTorqueOff(
       Terminal terminal, TerminalRef ref, TerminalRef zero, List<Element> found) {
     found.add(resistor(ref, zero, terminal.figure(INPUT_OHMS)));
@@ -193,7 +215,7 @@ final class DeviceLaws {
   private String position() {
     if (device.sheet() instanceof PartSheet part) {
       String rest = part.positions().isEmpty() ? "" : part.positions().get(0);
-      return part.hasCoil()
+      return part.isDriven()
           ? energised ? PartSheet.ENERGISED : PartSheet.RELEASED
           : state.position(device.id(), rest);
     }
@@ -203,7 +225,7 @@ final class DeviceLaws {
   /** Whether an output set to show {@code function} is on while the drive is in a state. */
   static boolean shows(String function, String driveState) {
     return switch (function) {
-      case "healthy" -> !driveState.equals("fault") && !driveState.equals("no power");
+      case "healthy" -> !driveState.equals("fault") && !driveState.equals(CommandState.NO_POWER);
       case "ready" -> List.of(CommandState.READY, "running", "at-speed").contains(driveState);
       case "running" -> List.of("running", "at-speed").contains(driveState);
       default -> function.equals(driveState);

@@ -36,6 +36,11 @@ public final class Installation {
     return new Installation(placed, axis.wires());
   }
 
+  /** These devices and these wires alone. */
+  public static Installation of(Collection<PlacedDevice> placed, List<Wire> wires) {
+    return new Installation(placed, wires);
+  }
+
   /** The whole line; devices whose sheet is not known are left out. */
   public static Installation of(Project project, SheetCatalogue sheets) {
     List<PlacedDevice> placed = new ArrayList<>();

@@ -55,7 +55,8 @@ final class LineCircuit {
     groundAtZero();
     installation.wires().forEach(w -> addWire(wires.get(w.id()), faults));
     for (PlacedDevice device : installation.devices()) {
-      addDevice(device, new DeviceLaws(device, state, energised.contains(device.id()), power));
+      addDevice(
+          device, new DeviceLaws(device, state, energised.contains(device.id()), power), faults);
     }
     faults.forEach(this::addShort);
   }
@@ -90,15 +91,27 @@ final class LineCircuit {
     wireBranches.put(wire.id(), branch);
   }
 
-  private void addDevice(PlacedDevice device, DeviceLaws laws) {
+  private void addDevice(PlacedDevice device, DeviceLaws laws, List<WiringFault> faults) {
     for (Terminal terminal : device.sheet().terminals()) {
       TerminalRef ref = device.ref(terminal.id());
+      if (faults.contains(new WiringFault.DeadSource(ref))
+          && !faults.contains(new WiringFault.StuckClosed(ref))) {
+        continue;
+      }
       if (live.contains(ref)
           || terminal.role() == TerminalRole.SUPPLY_24V
           || laws.isTied(terminal)) {
-        laws.branches(terminal).forEach(b -> add(ref, b));
+        laws.branches(terminal, contactFault(ref, faults)).forEach(b -> add(ref, b));
       }
     }
+  }
+
+  /** The position a fault holds a contact in; empty for a sound one. */
+  private static Optional<Boolean> contactFault(TerminalRef ref, List<WiringFault> faults) {
+    if (faults.contains(new WiringFault.StuckClosed(ref))) {
+      return Optional.of(true);
+    }
+    return faults.contains(new WiringFault.StuckOpen(ref)) ? Optional.of(false) : Optional.empty();
   }
 
   private void add(TerminalRef ref, DeviceLaws.Element element) {

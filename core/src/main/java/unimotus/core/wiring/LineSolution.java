@@ -112,6 +112,11 @@ public final class LineSolution {
         : OptionalDouble.of(point.amperes(branch));
   }
 
+  /** Whether a binary input reads on; not where it is not wired or there is no solution. */
+  public boolean isOn(TerminalRef ref) {
+    return input(ref).filter(r -> r.level() == Level.ON).isPresent();
+  }
+
   /** What a binary input sees; empty where it is not wired or there is no solution. */
   public Optional<InputReading> input(TerminalRef ref) {
     Optional<Terminal> terminal = installation.terminal(ref).filter(t -> t.role().isBinaryInput());

@@ -59,10 +59,10 @@ public final class LineSolver {
     Set<TerminalRef> asked = new HashSet<>(probed);
     faults.forEach(f -> addAsked(f, asked));
     Question question = new Question(state, faults, asked);
-    Set<String> energised = new HashSet<>();
+    Set<String> energised = heldEnergised(question);
     LineSolution solution = answer(question, energised, near, true);
     for (int step = 0; step < RELAY_STEPS; step++) {
-      Set<String> next = driven(solution);
+      Set<String> next = driven(solution, question);
       if (next.equals(energised)) {
         return solution;
       }
@@ -107,19 +107,55 @@ public final class LineSolver {
     return new LineSolution(installation, map, circuit, result, energised, true, null);
   }
 
-  /** The relays whose coil sees its pull-in voltage, either polarity. */
-  private Set<String> driven(LineSolution solution) {
+  /**
+   * The parts that are driven: relays whose coil sees its pull-in voltage, either polarity; devices
+   * with logic whose channels are closed, as if they had been reset. What a fault or the state
+   * holds in a position stays there.
+   */
+  private Set<String> driven(LineSolution solution, Question question) {
     Set<String> driven = new HashSet<>();
     for (PlacedDevice device : installation.devices()) {
-      Optional<Terminal> coil =
-          device.sheet() instanceof PartSheet part
-              ? part.first(TerminalRole.COIL)
-              : Optional.empty();
-      if (coil.isPresent() && pullsIn(solution, device, coil.get())) {
+      if (device.sheet() instanceof PartSheet part
+          && part.isDriven()
+          && held(device, question).orElseGet(() -> isDriven(solution, device, part))) {
         driven.add(device.id());
       }
     }
     return driven;
+  }
+
+  /** The parts that are held energised whatever the solution; the search starts from them. */
+  private Set<String> heldEnergised(Question question) {
+    Set<String> held = new HashSet<>();
+    for (PlacedDevice device : installation.devices()) {
+      if (device.sheet() instanceof PartSheet part
+          && part.isDriven()
+          && held(device, question).orElse(false)) {
+        held.add(device.id());
+      }
+    }
+    return held;
+  }
+
+  /** Whether a driven part is held energised or released; empty where nothing holds it. */
+  private static Optional<Boolean> held(PlacedDevice device, Question question) {
+    for (WiringFault fault : question.faults()) {
+      if (fault instanceof WiringFault.Stuck stuck && stuck.device().equals(device.id())) {
+        return Optional.of(stuck.position().equals(PartSheet.ENERGISED));
+      }
+    }
+    return Optional.ofNullable(question.state().positions().get(device.id()))
+        .map(PartSheet.ENERGISED::equals);
+  }
+
+  private static boolean isDriven(LineSolution solution, PlacedDevice device, PartSheet part) {
+    if (part.hasLogic()) {
+      return part.terminals().stream()
+          .filter(
+              t -> t.role() == TerminalRole.SAFETY_INPUT || t.role() == TerminalRole.POWER_INPUT)
+          .allMatch(t -> solution.isOn(device.ref(t.id())));
+    }
+    return part.first(TerminalRole.COIL).filter(c -> pullsIn(solution, device, c)).isPresent();
   }
 
   private static boolean pullsIn(LineSolution solution, PlacedDevice device, Terminal coil) {

@@ -62,11 +62,15 @@ public final class Meanings {
         .toList();
   }
 
-  /** Whether an input is meant on in a state; null where nothing is meant for it. */
+  /**
+   * Whether an input is meant on in a state; null where nothing is meant for it, as for any input
+   * of a drive without power.
+   */
   static @Nullable Boolean meant(
       Installation installation, List<Intent> intents, CommandState state, TerminalRef input) {
     List<Intent> own = intents.stream().filter(i -> i.input().equals(input)).toList();
-    return own.isEmpty()
+    boolean dead = state.position(input.device(), "").equals(CommandState.NO_POWER);
+    return own.isEmpty() || dead
         ? null
         : own.stream()
             .anyMatch(

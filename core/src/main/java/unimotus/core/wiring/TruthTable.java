@@ -10,6 +10,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Intent;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.TerminalRole;
@@ -147,6 +148,9 @@ public record TruthTable(List<TerminalRef> inputs, List<Row> rows) {
     axis.wires().forEach(w -> wanted.add(w.to()));
     List<TerminalRef> inputs = new ArrayList<>();
     for (PlacedDevice device : installation.devices()) {
+      if (device.device() instanceof Part) {
+        continue;
+      }
       boolean drive = device.id().equals(axis.drive().id());
       List<TerminalRef> own =
           device.sheet().terminals().stream()

@@ -48,6 +48,38 @@ public sealed interface WiringFault {
     }
   }
 
+  /** A supply or test output that gives nothing. */
+  record DeadSource(TerminalRef terminal) implements WiringFault {
+    @Override
+    public String text() {
+      return "%s gives nothing".formatted(terminal);
+    }
+  }
+
+  /** A contact or safety output that does not open. */
+  record StuckClosed(TerminalRef contact) implements WiringFault {
+    @Override
+    public String text() {
+      return "%s does not open".formatted(contact);
+    }
+  }
+
+  /** A contact or safety output that does not close. */
+  record StuckOpen(TerminalRef contact) implements WiringFault {
+    @Override
+    public String text() {
+      return "%s does not close".formatted(contact);
+    }
+  }
+
+  /** A relay or contactor that stays as it is, driven or not. */
+  record Stuck(String device, String position) implements WiringFault {
+    @Override
+    public String text() {
+      return "%s stays %s".formatted(device, position);
+    }
+  }
+
   /** A joint in a wire with a resistance of its own. */
   record HighResistance(String wire, double ohms) implements WiringFault {
     @Override

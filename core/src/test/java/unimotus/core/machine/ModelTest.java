@@ -34,6 +34,8 @@ class ModelTest {
                     List.of(),
                     List.of(),
                     List.of(),
+                    List.of(),
+                    List.of(),
                     List.of()))
         .hasMessageContaining("axis id 'belt' is used twice");
   }

@@ -20,6 +20,19 @@ public final class FollowingPane extends ScrollPane {
     sceneProperty().addListener((o, was, is) -> move(was, is));
   }
 
+  /**
+   * Keeps no picture of the content. The skin asks for one, but it has to be drawn anew at each
+   * step, and everything that is out of sight with it.
+   */
+  @Override
+  protected void layoutChildren() {
+    super.layoutChildren();
+    Node viewport = lookup(".viewport");
+    if (viewport != null && viewport.isCache()) {
+      viewport.setCache(false);
+    }
+  }
+
   private void move(Scene from, Scene to) {
     if (from != null) {
       from.focusOwnerProperty().removeListener(follow);

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.Selector;
+import unimotus.core.sheet.SelectorRole;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.WordField;
@@ -37,8 +37,8 @@ final class SwitchesPane {
             "switch-label-" + selector.id(),
             "name of " + selector.id(),
             selector.label(),
-            13,
-            t -> put(selector, t, selector.options(), selector.initial()));
+            22,
+            t -> put(selector, selector.withLabel(t)));
     WordField options =
         new WordField(
             "switch-options-" + selector.id(),
@@ -51,66 +51,63 @@ final class SwitchesPane {
             "works position",
             selector.options(),
             o -> o,
-            o -> put(selector, selector.label(), selector.options(), o));
+            o -> put(selector, selector.withInitial(o)));
     initial.setId("switch-initial-" + selector.id());
     initial.show(selector.initial());
+    ChoiceField<SelectorRole> role =
+        new ChoiceField<>(
+            "what it decides",
+            List.of(SelectorRole.values()),
+            SelectorRole::label,
+            r -> put(selector, selector.withRole(r)));
+    role.setId("switch-role-" + selector.id());
+    role.show(selector.role());
     List<String> owners = new ArrayList<>(List.of(WHOLE));
     sheet.terminals().forEach(t -> owners.add(t.id()));
     ChoiceField<String> owner =
         new ChoiceField<>("belongs to", owners, o -> o, o -> putOwner(selector, o));
     owner.setId("switch-owner-" + selector.id());
     owner.show(selector.terminal() == null ? WHOLE : selector.terminal());
-    HBox line =
-        Parts.row(
-            8,
-            label,
-            owner,
-            Parts.label("positions", "ink-caption"),
-            options,
-            Parts.label("from the works", "ink-caption"),
-            initial,
-            Parts.spring(),
-            Parts.quiet(
-                "switch-add-" + selector.id(),
-                "one more like it",
-                () -> change.apply(d -> d.addLike(selector))),
-            Parts.quiet(
-                "switch-remove-" + selector.id(),
-                "remove",
-                () -> change.apply(d -> d.remove(selector))));
-    line.getStyleClass().add("setting-row");
-    return line;
+    VBox lines =
+        Parts.column(
+            4,
+            Parts.row(
+                8,
+                label,
+                role,
+                owner,
+                Parts.spring(),
+                Parts.quiet(
+                    "switch-add-" + selector.id(),
+                    "one more like it",
+                    () -> change.apply(d -> d.addLike(selector))),
+                Parts.quiet(
+                    "switch-remove-" + selector.id(),
+                    "remove",
+                    () -> change.apply(d -> d.remove(selector)))),
+            Parts.row(
+                8,
+                Parts.label("positions", "ink-caption"),
+                options,
+                Parts.label("from the works", "ink-caption"),
+                initial));
+    lines.getStyleClass().add("setting-row");
+    return lines;
   }
 
   private void putOptions(Selector selector, String text) {
     List<String> options =
         Arrays.stream(text.split(",")).map(String::strip).filter(o -> !o.isEmpty()).toList();
     if (!options.isEmpty()) {
-      String initial = options.contains(selector.initial()) ? selector.initial() : options.get(0);
-      put(selector, selector.label(), options, initial);
+      put(selector, selector.withOptions(options));
     }
   }
 
   private void putOwner(Selector selector, String owner) {
-    change.apply(
-        d ->
-            d.put(
-                selector,
-                new Selector(
-                    selector.id(),
-                    selector.label(),
-                    selector.role(),
-                    owner.equals(WHOLE) ? null : owner,
-                    selector.options(),
-                    selector.initial())));
+    put(selector, selector.withTerminal(owner.equals(WHOLE) ? null : owner));
   }
 
-  private void put(Selector selector, String label, List<String> options, String initial) {
-    change.apply(
-        d ->
-            d.put(
-                selector,
-                new Selector(
-                    selector.id(), label, selector.role(), selector.terminal(), options, initial)));
+  private void put(Selector before, Selector after) {
+    change.apply(d -> d.put(before, after));
   }
 }

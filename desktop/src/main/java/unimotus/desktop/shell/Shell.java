@@ -39,6 +39,7 @@ public final class Shell extends StackPane {
   private final AskBar ask = new AskBar();
   private final BorderPane frame = new BorderPane();
   private final VBox middle = new VBox(ask);
+  private final UnprovedBand unproved;
   private final HBox messageLine = new HBox();
   private final Label message = Parts.label("");
   private @Nullable HelpSheet help;
@@ -65,6 +66,7 @@ public final class Shell extends StackPane {
     frame.setCenter(middle);
     frame.setBottom(messageLine);
     getChildren().add(frame);
+    unproved = new UnprovedBand(desk);
     desk.onRefresh(this::refresh);
     desk.message().addListener((o, was, is) -> showMessage(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -85,6 +87,7 @@ public final class Shell extends StackPane {
     saved.setText(savedText());
     steps.refresh();
     axes.refresh();
+    unproved.refresh();
     // The shell is the root of its scene, where the colour tokens are defined.
     getStyleClass().remove("dark");
     if (desk.preferences().get().dark()) {
@@ -129,7 +132,7 @@ public final class Shell extends StackPane {
       shown = next;
       Node node = next.node();
       VBox.setVgrow(node, javafx.scene.layout.Priority.ALWAYS);
-      middle.getChildren().setAll(ask, node);
+      middle.getChildren().setAll(ask, unproved, node);
     }
     next.refresh();
   }

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
 import unimotus.desktop.sheet.SheetView;
 import unimotus.desktop.station.View;
+import unimotus.desktop.stop.StopView;
 import unimotus.desktop.wire.WireView;
 import unimotus.workbench.WorkStep;
 
@@ -45,7 +46,8 @@ public final class Views {
       case MAP -> new PathView(desk);
       case DRY_RUN -> new DryRunView(desk);
       case PROVE -> new ProveView(desk);
-      case MAKE_SAFE, HAND_OVER ->
+      case MAKE_SAFE -> new StopView(desk);
+      case HAND_OVER ->
           throw new IllegalArgumentException(step.label() + " has no view in this version");
     };
   }

@@ -1,6 +1,7 @@
 package unimotus.desktop.wire;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -9,6 +10,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
+import javafx.animation.AnimationTimer;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
@@ -59,6 +61,13 @@ final class Board extends Pane {
   private final Set<String> made = new HashSet<>();
   private final Set<String> drawn = new HashSet<>();
   private final List<DeviceHead> heads = new ArrayList<>();
+  private final AnimationTimer maker =
+      new AnimationTimer() {
+        @Override
+        public void handle(long now) {
+          makeOneMore();
+        }
+      };
   private final Set<TerminalRef> wired = new HashSet<>();
   private final Map<TerminalRef, String> signals = new HashMap<>();
   private Scope scope = new Scope(List.of(), Map.of(), List.of());
@@ -75,8 +84,8 @@ final class Board extends Pane {
   }
 
   /**
-   * Lays everything out anew. A board of a few devices is made at once; of a long line only what is
-   * revealed, since styling thousands of nodes takes seconds.
+   * Lays everything out anew. A board of a few devices is made at once; of a long line what is
+   * revealed, since styling thousands of nodes takes seconds, and the rest device by device.
    */
   void show(Scope next, double atLeast) {
     clear();
@@ -94,10 +103,21 @@ final class Board extends Pane {
     setPrefSize(layout.width(), layout.height());
     if (layout.places().size() <= MADE_AT_ONCE) {
       reveal(0, layout.height());
+    } else {
+      maker.start();
     }
   }
 
+  /** Makes the next device below, so that little is left to make when it comes into sight. */
+  private void makeOneMore() {
+    layout.blocks().stream()
+        .filter(b -> !made.contains(b.id()))
+        .min(Comparator.comparingDouble(Block::y))
+        .ifPresentOrElse(b -> reveal(b.y(), b.y()), maker::stop);
+  }
+
   private void clear() {
+    maker.stop();
     List.of(grounds, curveLayer, rowLayer, dotLayer).forEach(l -> l.getChildren().clear());
     rows.clear();
     curves.clear();

@@ -103,12 +103,28 @@ record BoardLayout(
       double y = 0;
       for (Item item : items) {
         if (item.column() == column) {
+          if (y > 0 && column == Column.LEFT) {
+            y = Math.max(y, besidePartners(item));
+          }
           double height = place(item, x, y, blockWidth);
           blocks.add(new Block(item.id(), x, y, blockWidth, height));
           y += height + GAP;
         }
       }
       return y;
+    }
+
+    /**
+     * Top of a block whose middle stands where its wires go, so that no wire is longer than needed.
+     */
+    private double besidePartners(Item item) {
+      double middle =
+          item.terminals().stream()
+              .mapToDouble(t -> partnerHeight(new TerminalRef(item.id(), t)))
+              .filter(h -> h < Double.MAX_VALUE)
+              .average()
+              .orElse(0);
+      return middle - (item.headerHeight() + ROW * item.terminals().size()) / 2;
     }
 
     private double place(Item item, double x, double y, double blockWidth) {

@@ -37,6 +37,7 @@ final class DeviceHead extends VBox {
   private static final Set<SelectorRole> SHOWN =
       Set.of(
           SelectorRole.INPUT_LOGIC,
+          SelectorRole.INPUT_KIND,
           SelectorRole.STO_JUMPER,
           SelectorRole.SAFETY_INPUT_KIND,
           SelectorRole.MAINS_VOLTAGE,
@@ -66,16 +67,14 @@ final class DeviceHead extends VBox {
     title.setMaxHeight(TITLE - 4);
     getChildren().add(title);
     addPosition();
-    device.sheet().selectors().stream()
-        .filter(s -> SHOWN.contains(s.role()))
-        .forEach(this::addSelector);
+    selectors(device, shownTerminals).forEach(this::addSelector);
     signals(device, shownTerminals).forEach(this::addSignal);
   }
 
   /** Height the head takes, known before it is made. */
   static double height(PlacedDevice device, List<String> shownTerminals) {
     long lines =
-        device.sheet().selectors().stream().filter(s -> SHOWN.contains(s.role())).count()
+        selectors(device, shownTerminals).size()
             + positions(device).map(p -> 1).orElse(0)
             + signals(device, shownTerminals).size();
     return TITLE + LINE * lines + 4;
@@ -90,6 +89,16 @@ final class DeviceHead extends VBox {
         : Optional.empty();
   }
 
+  /**
+   * Switches that decide how a wire is read: of the whole device, or of a terminal that is shown.
+   */
+  private static List<Selector> selectors(PlacedDevice device, List<String> shown) {
+    return device.sheet().selectors().stream()
+        .filter(s -> SHOWN.contains(s.role()))
+        .filter(s -> s.terminal() == null || shown.contains(s.terminal()))
+        .toList();
+  }
+
   private static List<Terminal> signals(PlacedDevice device, List<String> shown) {
     return device.sheet().terminals().stream()
         .filter(t -> t.role() == TerminalRole.ANALOG_OUTPUT || t.role() == TerminalRole.WIPER)
@@ -102,7 +111,7 @@ final class DeviceHead extends VBox {
     if (positions.isEmpty()) {
       return;
     }
-    if (device.sheet() instanceof PartSheet part && part.hasCoil()) {
+    if (device.sheet() instanceof PartSheet part && part.isDriven()) {
       Text shown = Parts.words("", "terminal-value");
       painters.add(
           () ->
@@ -110,7 +119,7 @@ final class DeviceHead extends VBox {
                   bench.solution().isEnergised(device.id())
                       ? PartSheet.ENERGISED
                       : PartSheet.RELEASED));
-      line("coil", shown);
+      line(part.hasCoil() ? "coil" : "outputs", shown);
       return;
     }
     ChoiceField<String> choice =

@@ -129,6 +129,13 @@ final class WireBench {
     changed();
   }
 
+  /** Stands as it was asked for from elsewhere: commanded and broken. */
+  void pose(CommandState next, List<WiringFault> broken) {
+    faults.clear();
+    faults.addAll(broken);
+    command(next);
+  }
+
   /** Turns an output on or off. */
   void toggle(TerminalRef output) {
     command(state.with(output, !state.isOn(output)));

@@ -260,6 +260,12 @@ public final class WireView implements View {
   @Override
   public void refresh() {
     bench.take(desk.session().project(), desk.session().sheets());
+    desk.takeCircuit()
+        .ifPresent(
+            c -> {
+              mode = Mode.BOARD;
+              bench.pose(c.state(), c.faults());
+            });
     modes.forEach(
         (m, b) -> {
           b.getStyleClass().remove("chosen");

@@ -14,6 +14,15 @@ final class Migration {
     if (version < 2) {
       addPartsAndMakes(document);
     }
+    if (version < 3) {
+      addStops(document);
+    }
+  }
+
+  /** Version 3 knows stop functions and what has to stay on record about safety. */
+  private static void addStops(ObjectNode document) {
+    document.putArray("stops");
+    document.putArray("notes");
   }
 
   /** Version 2 knows panel parts, intents, and what a wire is made of. */

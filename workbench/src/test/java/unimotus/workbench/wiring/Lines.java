@@ -21,14 +21,14 @@ import unimotus.core.sheet.SheetCatalogue;
 import unimotus.formats.sheet.SheetLibrary;
 
 /** One axis of shipped devices, to be wired by intent. */
-final class Lines {
-  static final SheetCatalogue SHEETS = SheetLibrary.catalogue();
-  static final String AXIS = "belt";
+public final class Lines {
+  public static final SheetCatalogue SHEETS = SheetLibrary.catalogue();
+  public static final String AXIS = "belt";
 
   private Lines() {}
 
   /** An axis with nothing wired; the works jumper fitted. */
-  static Project bare(String controllerSheet, String driveSheet) {
+  public static Project bare(String controllerSheet, String driveSheet) {
     Controller controller = new Controller("plc", "Controller", controllerSheet, Map.of());
     Drive drive = new Drive("drive", "Drive", driveSheet, Map.of(), Map.of());
     Motor motor =
@@ -55,10 +55,12 @@ final class Lines {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
+        List.of(),
         List.of());
   }
 
-  static Project with(Project project, LinkKind... kinds) {
+  public static Project with(Project project, LinkKind... kinds) {
     Project next = project;
     for (LinkKind kind : kinds) {
       next = LinkPlanner.plan(next, SHEETS, LinkRequest.of(AXIS, kind)).project();
@@ -66,11 +68,11 @@ final class Lines {
     return next;
   }
 
-  static AxisAssembly axis(Project project) {
+  public static AxisAssembly axis(Project project) {
     return AxisAssembly.of(project, SHEETS, project.axes().get(0)).orElseThrow();
   }
 
-  static TerminalRef ref(String text) {
+  public static TerminalRef ref(String text) {
     String[] halves = text.split(":", 2);
     return new TerminalRef(halves[0], halves[1]);
   }

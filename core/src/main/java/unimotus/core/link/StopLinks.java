@@ -1,0 +1,313 @@
+package unimotus.core.link;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Condition;
+import unimotus.core.machine.Ids;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.machine.StopUse;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.PlacedDevice;
+
+/** Builds a stop by its intent: parts, wires, jumper, selectors and the drive's settings. */
+public final class StopLinks {
+  /** Capacitance of a drive's d.c. link for each kilowatt, in microfarads (common practice). */
+  private static final double MICROFARADS_PER_KILOWATT = 100;
+
+  private static final String SIGNAL = "stop circuit";
+
+  private final Draft draft;
+  private final StopRequest request;
+
+  private StopLinks(Draft draft, StopRequest request) {
+    this.draft = draft;
+    this.request = request;
+  }
+
+  /**
+   * Builds a stop.
+   *
+   * @throws IllegalArgumentException naming what is missing, where the devices cannot carry it
+   */
+  public static LinkPlan plan(Project project, SheetCatalogue sheets, StopRequest request) {
+    Draft draft = new Draft(project, sheets, request.axis());
+    new StopLinks(draft, request).build();
+    return new LinkPlan(draft.project(), draft.done());
+  }
+
+  private void build() {
+    if (request.effect() == StopEffect.SS1_T && !(request.delaySeconds() > 0)) {
+      throw new IllegalArgumentException(
+          "safe stop 1: the delay must be over 0 s, not %s s; without a delay it is safe torque off"
+              .formatted(request.delaySeconds()));
+    }
+    if (request.logic() == StopLogic.RELAY_CHAIN) {
+      chain();
+      return;
+    }
+    if (request.logic() == StopLogic.RELAY_CONTACTORS
+        && request.effect() != StopEffect.CONTACTORS) {
+      throw new IllegalArgumentException(
+          "%s stops by contactors, not by %s"
+              .formatted(request.logic().label(), request.effect().label()));
+    }
+    List<TerminalRef> stopping = stopping();
+    PlacedDevice trigger = draft.part(request.trigger().sheet(), word(request.trigger()));
+    if (request.logic().hasRelay()) {
+      overRelay(trigger, stopping);
+    } else {
+      direct(trigger, stopping);
+    }
+  }
+
+  private static String word(StopTrigger trigger) {
+    return trigger.name().toLowerCase(Locale.ROOT).replace('_', ' ');
+  }
+
+  private void chain() {
+    if (!draft.isFree(draft.input("run-forward"))) {
+      throw new IllegalArgumentException(
+          "the relay chain ends on %s, which is wired already: remove the run link first"
+              .formatted(draft.input("run-forward")));
+    }
+    List<String> made = InterlockLinks.chain(draft);
+    keep(List.of(made.get(0)), null, null, List.of(made.get(1)), StopEffect.RUN_INPUTS);
+  }
+
+  /** What the stop has to open: two terminals, or one where the drive has one channel only. */
+  private List<TerminalRef> stopping() {
+    return switch (request.effect()) {
+      case STO, SS1_T -> safeTorqueOff();
+      case CONTACTORS -> contactors();
+      case ENABLE -> List.of(draft.input("enable"));
+      case RUN_INPUTS ->
+          throw new IllegalArgumentException(
+              "the run inputs are opened by a relay chain, not by "
+                  + request.logic().label().toLowerCase(Locale.ROOT));
+    };
+  }
+
+  private List<TerminalRef> safeTorqueOff() {
+    PlacedDevice drive = draft.drive();
+    List<TerminalRef> channels =
+        drive.sheet().terminals().stream()
+            .filter(t -> t.role() == TerminalRole.SAFE_TORQUE_OFF)
+            .map(t -> drive.ref(t.id()))
+            .toList();
+    if (channels.isEmpty()) {
+      throw Draft.lacking(drive, TerminalRole.SAFE_TORQUE_OFF.label());
+    }
+    if (channels.stream().anyMatch(c -> !draft.isFree(c))) {
+      throw new IllegalArgumentException(
+          "safe torque off of %s is wired already: change that stop instead"
+              .formatted(drive.device().name()));
+    }
+    if (request.effect() == StopEffect.SS1_T) {
+      if (draft.axis().driveSheet().setting(SettingRole.SAFE_STOP_DELAY).isEmpty()) {
+        throw Draft.lacking(drive, "timed safe stop 1");
+      }
+      draft.set(SettingRole.SAFE_STOP_DELAY, request.delaySeconds());
+      draft.set(SettingRole.SAFE_STOP_RAMP, request.rampSeconds());
+    } else {
+      draft.set(SettingRole.SAFE_STOP_DELAY, 0);
+    }
+    draft.select(drive, SelectorRole.STO_JUMPER, "removed");
+    return channels;
+  }
+
+  private List<TerminalRef> contactors() {
+    List<TerminalRef> coils = new ArrayList<>();
+    TerminalRef zero = draft.need(draft.controller(), TerminalRole.COMMON_0V);
+    for (String name : List.of("contactor 1", "contactor 2")) {
+      PlacedDevice contactor = draft.part("contactor-24v", name);
+      coils.add(contactor.ref("A1"));
+      draft.wire(contactor.ref("A2"), zero, SIGNAL);
+    }
+    return coils;
+  }
+
+  /** Contacts straight into what stops, fed by the drive's test pulses where it has them. */
+  private void direct(PlacedDevice trigger, List<TerminalRef> stopping) {
+    boolean safeTorqueOff = request.effect().usesSafeTorqueOff();
+    boolean tested = safeTorqueOff && isCurtain(trigger);
+    List<TerminalRef> feeds = new ArrayList<>();
+    if (safeTorqueOff && !isCurtain(trigger)) {
+      feeds.addAll(all(draft.drive(), TerminalRole.TEST_PULSE_OUTPUT));
+      tested = feeds.size() >= stopping.size();
+    }
+    if (safeTorqueOff) {
+      draft.select(
+          draft.drive(), SelectorRole.SAFETY_INPUT_KIND, tested ? "pulse-tested" : "contact");
+    }
+    if (feeds.size() < stopping.size()) {
+      feeds = new ArrayList<>(List.of(feed(), feed()));
+    }
+    throughTrigger(trigger, feeds, stopping);
+    keep(List.of(trigger.id()), null, null, coils(stopping), request.effect());
+    mean(trigger, stopping);
+  }
+
+  private TerminalRef feed() {
+    return switch (request.effect()) {
+      case STO, SS1_T -> draft.need(draft.drive(), TerminalRole.SUPPLY_24V);
+      case ENABLE -> new Feeds(draft).overContact();
+      default -> draft.need(draft.controller(), TerminalRole.SUPPLY_24V);
+    };
+  }
+
+  private void overRelay(PlacedDevice trigger, List<TerminalRef> stopping) {
+    PlacedDevice relay = draft.part("safety-relay", "safety relay");
+    TerminalRef plus = draft.need(draft.controller(), TerminalRole.SUPPLY_24V);
+    TerminalRef zero = draft.need(draft.controller(), TerminalRole.COMMON_0V);
+    draft.wire(plus, relay.ref("A1"), SIGNAL);
+    draft.wire(relay.ref("A2"), zero, SIGNAL);
+    draft.select(
+        relay,
+        SelectorRole.CROSS_FAULT_DETECTION,
+        request.crossFaultDetection() && !isCurtain(trigger) ? "on" : "off");
+    draft.select(relay, SelectorRole.RESET_MODE, request.manualReset() ? "manual" : "automatic");
+    throughTrigger(
+        trigger, all(relay, TerminalRole.TEST_PULSE_OUTPUT), all(relay, TerminalRole.SAFETY_INPUT));
+    List<String> coils = coils(stopping);
+    String button = resetLoop(relay, plus, coils);
+    if (request.effect().usesSafeTorqueOff()) {
+      draft.select(draft.drive(), SelectorRole.SAFETY_INPUT_KIND, "contact");
+    }
+    outputs(relay, stopping);
+    keep(List.of(trigger.id()), relay.id(), button, coils, request.effect());
+    mean(trigger, stopping);
+  }
+
+  /** From 24 V over the mirror contacts, and the reset button where there is one. */
+  private @Nullable String resetLoop(PlacedDevice relay, TerminalRef plus, List<String> coils) {
+    TerminalRef at = plus;
+    for (String coil : coils) {
+      draft.wire(at, new TerminalRef(coil, "21"), "feedback");
+      at = new TerminalRef(coil, "22");
+    }
+    String button = null;
+    if (request.manualReset()) {
+      PlacedDevice placed = draft.part("reset-button", "reset");
+      draft.wire(at, placed.ref("13"), "reset");
+      at = placed.ref("14");
+      button = placed.id();
+    }
+    draft.wire(at, draft.need(relay, TerminalRole.RESET_INPUT), "reset");
+    return button;
+  }
+
+  private void outputs(PlacedDevice relay, List<TerminalRef> stopping) {
+    TerminalRef feed = feed();
+    draft.wire(feed, relay.ref("13"), SIGNAL);
+    if (stopping.size() == 1) {
+      draft.wire(relay.ref("14"), relay.ref("23"), SIGNAL);
+      draft.wire(relay.ref("24"), stopping.get(0), SIGNAL);
+    } else {
+      draft.wire(feed, relay.ref("23"), SIGNAL);
+      draft.wire(relay.ref("14"), stopping.get(0), SIGNAL);
+      draft.wire(relay.ref("24"), stopping.get(1), SIGNAL);
+    }
+  }
+
+  /** Leads each channel through the trigger; one channel alone through both its contacts. */
+  private void throughTrigger(
+      PlacedDevice trigger, List<TerminalRef> feeds, List<TerminalRef> ends) {
+    if (isCurtain(trigger)) {
+      PlacedDevice feeder = request.logic().hasRelay() ? draft.controller() : draft.drive();
+      draft.wire(
+          draft.need(feeder, TerminalRole.SUPPLY_24V),
+          draft.need(trigger, TerminalRole.POWER_INPUT),
+          SIGNAL);
+      draft.wire(draft.need(trigger, TerminalRole.JUNCTION), feeder.zero().orElseThrow(), SIGNAL);
+      List<TerminalRef> outputs = all(trigger, TerminalRole.SAFETY_OUTPUT);
+      for (int i = 0; i < ends.size(); i++) {
+        draft.wire(outputs.get(i), ends.get(i), SIGNAL);
+      }
+      return;
+    }
+    List<Terminal> contacts =
+        trigger.sheet().terminals().stream()
+            .filter(t -> t.role() == TerminalRole.RELAY_CONTACT && t.common() != null)
+            .toList();
+    TerminalRef at = feeds.get(0);
+    for (int i = 0; i < contacts.size(); i++) {
+      Terminal contact = contacts.get(i);
+      draft.wire(at, trigger.ref(String.valueOf(contact.common())), SIGNAL);
+      at = trigger.ref(contact.id());
+      if (i < ends.size() && (ends.size() > 1 || i == contacts.size() - 1)) {
+        draft.wire(at, ends.get(i), SIGNAL);
+        at = feeds.get(Math.min(i + 1, feeds.size() - 1));
+      }
+    }
+    if (ends.size() == 1 && contacts.size() > 1) {
+      draft.wire(at, ends.get(0), SIGNAL);
+    }
+  }
+
+  private static boolean isCurtain(PlacedDevice trigger) {
+    return trigger.sheet().first(TerminalRole.SAFETY_OUTPUT).isPresent();
+  }
+
+  private static List<TerminalRef> all(PlacedDevice device, TerminalRole role) {
+    return device.sheet().terminals().stream()
+        .filter(t -> t.role() == role)
+        .map(t -> device.ref(t.id()))
+        .toList();
+  }
+
+  private List<String> coils(List<TerminalRef> stopping) {
+    return request.effect() == StopEffect.CONTACTORS
+        ? stopping.stream().map(TerminalRef::device).toList()
+        : List.of();
+  }
+
+  /** Notes when the drive's stopping inputs are meant to read on. */
+  private void mean(PlacedDevice trigger, List<TerminalRef> stopping) {
+    if (request.effect() == StopEffect.CONTACTORS) {
+      return;
+    }
+    String rest = ((PartSheet) trigger.sheet()).positions().get(0);
+    String meaning = request.effect() == StopEffect.ENABLE ? "enable" : "torque-permitted";
+    stopping.forEach(s -> draft.mean(s, meaning, new Condition(trigger.id(), rest)));
+  }
+
+  private void keep(
+      List<String> triggers,
+      @Nullable String relay,
+      @Nullable String button,
+      List<String> contactors,
+      StopEffect effect) {
+    Project project = draft.project();
+    List<String> taken = project.stops().stream().map(StopFunction::id).toList();
+    double kilowatts = draft.axis().driveSheet().ratings().powerWatts() / 1000;
+    draft.replace(
+        project.with(
+            new StopFunction(
+                Ids.from(request.name(), taken),
+                request.name(),
+                request.axis(),
+                request.trigger(),
+                request.logic(),
+                effect,
+                triggers,
+                relay,
+                button,
+                contactors,
+                false,
+                false,
+                MICROFARADS_PER_KILOWATT * kilowatts,
+                StopUse.USUAL)));
+  }
+}

@@ -1,0 +1,56 @@
+package unimotus.core.safety;
+
+/**
+ * Performance level with the dangerous failures per hour it stands for (ISO 13849-1, table 2, from
+ * memory).
+ */
+public enum PerformanceLevel {
+  A(1e-5, 1e-4, "none"),
+  B(3e-6, 1e-5, "1"),
+  C(1e-6, 3e-6, "1"),
+  D(1e-7, 1e-6, "2"),
+  E(1e-8, 1e-7, "3");
+
+  private final double from;
+  private final double below;
+  private final String sil;
+
+  PerformanceLevel(double from, double below, String sil) {
+    this.from = from;
+    this.below = below;
+    this.sil = sil;
+  }
+
+  /** Least dangerous failures per hour of the band. */
+  public double fromPerHour() {
+    return from;
+  }
+
+  /** The band ends below these dangerous failures per hour. */
+  public double belowPerHour() {
+    return below;
+  }
+
+  /** The safety integrity level whose band it lies in (IEC 62061, from memory). */
+  public String safetyIntegrityLevel() {
+    return sil;
+  }
+
+  /** The letter as it is written. */
+  public String letter() {
+    return name().toLowerCase(java.util.Locale.ROOT);
+  }
+
+  /**
+   * The level of a probability of dangerous failure per hour. Better than the best band is still
+   * {@link #E}; worse than the worst is {@link #A}, which nothing less can be.
+   */
+  public static PerformanceLevel of(double dangerousPerHour) {
+    for (int i = values().length - 1; i > 0; i--) {
+      if (dangerousPerHour < values()[i].below) {
+        return values()[i];
+      }
+    }
+    return A;
+  }
+}

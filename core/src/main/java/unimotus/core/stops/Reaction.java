@@ -1,0 +1,67 @@
+package unimotus.core.stops;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.sheet.Figure;
+import unimotus.core.wiring.PlacedDevice;
+
+/**
+ * How long one element between hand and shaft takes to pass a demand on.
+ *
+ * @param element the element's name
+ * @param does what it does, in a few words
+ * @param seconds its reaction time
+ * @param source where the time comes from
+ */
+public record Reaction(String element, String does, double seconds, String source) {
+  /** A contact that is forced open (common practice). */
+  private static final double CONTACT_SECONDS = 0.01;
+
+  private static final double RELAY_SECONDS = 0.02;
+  private static final double CONTACTOR_SECONDS = 0.03;
+  private static final double SAFE_INPUT_SECONDS = 0.012;
+
+  /** A binary input with its filter and the drive's cycle. */
+  private static final double INPUT_SECONDS = 0.01;
+
+  private static final String COMMON_PRACTICE = "common practice";
+
+  /** The elements of a circuit in the order a demand passes them. */
+  static List<Reaction> chain(StopCircuit circuit) {
+    List<Reaction> chain = new ArrayList<>();
+    StopFunction stop = circuit.stop();
+    boolean curtain = stop.trigger() == StopTrigger.LIGHT_CURTAIN;
+    chain.add(
+        of(
+            circuit.device(stop.triggers().get(0)),
+            curtain ? "sees the interruption" : "opens its contacts",
+            CONTACT_SECONDS));
+    PlacedDevice relay = circuit.relay();
+    if (relay != null) {
+      chain.add(of(relay, "opens its safety contacts", RELAY_SECONDS));
+    }
+    if (!stop.contactors().isEmpty()) {
+      chain.add(of(circuit.device(stop.contactors().get(0)), "drops out", CONTACTOR_SECONDS));
+    }
+    if (stop.effect().usesSafeTorqueOff()) {
+      chain.add(of(circuit.drive(), "takes notice", SAFE_INPUT_SECONDS));
+    } else if (stop.effect() != StopEffect.CONTACTORS) {
+      String drive = circuit.drive().device().name();
+      chain.add(new Reaction(drive, "reads its input off", INPUT_SECONDS, COMMON_PRACTICE));
+    }
+    return List.copyOf(chain);
+  }
+
+  private static Reaction of(PlacedDevice device, String does, double otherwise) {
+    Optional<Double> given = device.sheet().given(Figure.REACTION_SECONDS);
+    return new Reaction(
+        device.device().name(),
+        does,
+        given.orElse(otherwise),
+        given.isPresent() ? "device sheet" : COMMON_PRACTICE);
+  }
+}

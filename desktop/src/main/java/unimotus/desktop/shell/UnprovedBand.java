@@ -1,0 +1,42 @@
+package unimotus.desktop.shell;
+
+import javafx.scene.layout.HBox;
+import unimotus.core.review.AxisReview;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Mark;
+import unimotus.desktop.kit.Parts;
+import unimotus.workbench.WorkStep;
+
+/** Stands over every station after Make safe until the stop of the axis is proved. */
+final class UnprovedBand extends HBox {
+  private final Desk desk;
+
+  UnprovedBand(Desk desk) {
+    super(8);
+    this.desk = desk;
+    setId("unproved");
+    getStyleClass().add("unproved");
+    setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(
+            new Mark(Mark.Kind.PARTLY, "stop not proved"),
+            Parts.label("Stop not proved: prove it before motion.", "ink-label"),
+            Parts.quiet("go-make-safe", "at Make safe", () -> desk.step().set(WorkStep.MAKE_SAFE)));
+    refresh();
+  }
+
+  void refresh() {
+    WorkStep step = desk.step().get();
+    AxisReview review = desk.review().orElse(null);
+    boolean stands =
+        step != null
+            && step.compareTo(WorkStep.MAKE_SAFE) > 0
+            && !desk.startingAxis().get()
+            && !desk.editingSheets().get()
+            && review != null
+            && review.assembly() != null
+            && !desk.progress(review).stopProved();
+    setVisible(stands);
+    setManaged(stands);
+  }
+}

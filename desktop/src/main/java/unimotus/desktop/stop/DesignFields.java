@@ -1,0 +1,185 @@
+package unimotus.desktop.stop;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.function.DoubleConsumer;
+import javafx.scene.Node;
+import javafx.scene.control.CheckBox;
+import javafx.scene.layout.FlowPane;
+import unimotus.core.link.StopRequest;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingValue;
+import unimotus.core.stops.StopTimeline;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.QuantityField;
+import unimotus.workbench.Edits;
+import unimotus.workbench.StopDesigns;
+import unimotus.workbench.StopEdits;
+
+/** How the stop is built and set, to change in place. */
+final class DesignFields extends FlowPane {
+  private final Desk desk;
+
+  DesignFields(Desk desk) {
+    super(14, 6);
+    this.desk = desk;
+  }
+
+  void show(Shown shown, StopTimeline timeline) {
+    StopFunction stop = shown.stop();
+    StopRequest now = StopDesigns.request(shown.axis(), desk.session().sheets(), stop);
+    getChildren().clear();
+    field(
+        "Triggered by",
+        choice(
+            "stop-trigger",
+            StopTrigger.values(),
+            StopTrigger::label,
+            stop.trigger(),
+            t -> rebuild(stop, request(now, t, now.logic(), now.effect()))));
+    field(
+        "Through",
+        choice(
+            "stop-logic",
+            StopLogic.values(),
+            StopLogic::label,
+            stop.logic(),
+            l -> rebuild(stop, request(now, now.trigger(), l, effectFor(l, now.effect())))));
+    field(
+        "Onto",
+        choice(
+            "stop-effect",
+            StopEffect.values(),
+            StopEffect::label,
+            stop.effect(),
+            e -> rebuild(stop, request(now, now.trigger(), logicFor(e, now.logic()), e))));
+    if (stop.logic().hasRelay()) {
+      check(
+          "stop-manual",
+          "manual reset",
+          now.manualReset(),
+          on -> rebuild(stop, now.withRelay(on, now.crossFaultDetection())));
+      check(
+          "stop-cross",
+          "cross-fault detection",
+          now.crossFaultDetection(),
+          on -> rebuild(stop, now.withRelay(now.manualReset(), on)));
+    }
+    if (stop.effect() == StopEffect.SS1_T) {
+      field(
+          "Safe ramp",
+          seconds(
+              "safe-ramp",
+              "safe ramp",
+              timeline.timing().rampSeconds(),
+              s -> set(shown, SettingRole.SAFE_STOP_RAMP, s)));
+      field(
+          "Delay",
+          seconds(
+              "safe-delay",
+              "delay",
+              timeline.timing().delaySeconds(),
+              s -> set(shown, SettingRole.SAFE_STOP_DELAY, s)));
+    }
+    check(
+        "stop-vertical",
+        "load hangs",
+        stop.verticalLoad(),
+        on -> desk.apply(StopEdits.change(stop.withLoad(on, stop.holdingBrake()), "hanging load")));
+    if (stop.verticalLoad()) {
+      check(
+          "stop-brake",
+          "holding brake",
+          stop.holdingBrake(),
+          on -> desk.apply(StopEdits.change(stop.withLoad(true, on), "holding brake")));
+    }
+    getChildren()
+        .add(
+            Parts.quiet(
+                "stop-remove", "remove this stop", () -> desk.apply(StopEdits.remove(stop))));
+  }
+
+  private static StopRequest request(
+      StopRequest now, StopTrigger trigger, StopLogic logic, StopEffect effect) {
+    return StopRequest.of(now.axis(), now.name(), trigger, logic, effect)
+        .withRelay(now.manualReset(), now.crossFaultDetection())
+        .withTimes(now.delaySeconds(), now.rampSeconds());
+  }
+
+  /** What a way of building can end on, nearest to what was chosen before. */
+  private static StopEffect effectFor(StopLogic logic, StopEffect was) {
+    return switch (logic) {
+      case RELAY_CHAIN -> StopEffect.RUN_INPUTS;
+      case RELAY_CONTACTORS -> StopEffect.CONTACTORS;
+      case DIRECT, SAFETY_RELAY -> was == StopEffect.RUN_INPUTS ? StopEffect.STO : was;
+    };
+  }
+
+  private static StopLogic logicFor(StopEffect effect, StopLogic was) {
+    return switch (effect) {
+      case RUN_INPUTS -> StopLogic.RELAY_CHAIN;
+      case CONTACTORS -> was.hasRelay() ? StopLogic.RELAY_CONTACTORS : StopLogic.DIRECT;
+      case STO, SS1_T, ENABLE ->
+          was == StopLogic.DIRECT ? StopLogic.DIRECT : StopLogic.SAFETY_RELAY;
+    };
+  }
+
+  private void rebuild(StopFunction stop, StopRequest next) {
+    if (!desk.apply(StopEdits.rebuild(desk.session().sheets(), stop, next))) {
+      desk.refresh();
+    }
+  }
+
+  private void set(Shown shown, SettingRole role, double seconds) {
+    shown
+        .axis()
+        .driveSheet()
+        .setting(role)
+        .ifPresent(
+            s ->
+                desk.apply(
+                    Edits.setting(
+                        shown.axis().drive().id(), s.code(), new SettingValue.Number(seconds))));
+  }
+
+  private void field(String name, Node entry) {
+    getChildren().add(Parts.row(6, Parts.label(name, "ink-label"), entry));
+  }
+
+  private void check(
+      String id, String name, boolean on, java.util.function.Consumer<Boolean> take) {
+    CheckBox box = new CheckBox(name);
+    box.setId(id);
+    box.setSelected(on);
+    box.setOnAction(e -> take.accept(box.isSelected()));
+    getChildren().add(box);
+  }
+
+  private QuantityField seconds(String id, String name, double value, DoubleConsumer take) {
+    QuantityField field =
+        new QuantityField(name, MeasureUnit.SECOND_UNIT, desk::units, take, desk::refuse);
+    field.setId(id);
+    field.setPrefColumnCount(5);
+    field.show(value);
+    return field;
+  }
+
+  static <T> ChoiceField<T> choice(
+      String id,
+      T[] options,
+      java.util.function.Function<T, String> words,
+      T shown,
+      java.util.function.Consumer<T> take) {
+    List<T> all = Arrays.asList(options);
+    ChoiceField<T> field = new ChoiceField<>(id, all, words, take);
+    field.setId(id);
+    return field.show(shown);
+  }
+}

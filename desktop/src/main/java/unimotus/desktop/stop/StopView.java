@@ -1,0 +1,368 @@
+package unimotus.desktop.stop;
+
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicBoolean;
+import javafx.application.Platform;
+import javafx.concurrent.Task;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.ProgressBar;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.review.AxisReview;
+import unimotus.core.stops.BrakingEnergy;
+import unimotus.core.stops.FaultRun;
+import unimotus.core.stops.Resumption;
+import unimotus.core.stops.StopCircuit;
+import unimotus.core.stops.StopEvent;
+import unimotus.core.stops.StopTimeline;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.FindingList;
+import unimotus.desktop.station.View;
+import unimotus.workbench.StopDesigns;
+import unimotus.workbench.WorkStep;
+
+/** The station Make safe. */
+public final class StopView implements View {
+  private enum Side {
+    FAULTS("Broken on purpose"),
+    DESIGNS("Designs"),
+    FIGURES("Figures"),
+    RECORD("Proof");
+
+    private final String label;
+
+    Side(String label) {
+      this.label = label;
+    }
+  }
+
+  /** What came of breaking one design; kept as long as the axis stays the same. */
+  private record Broken(AxisAssembly axis, FaultRun run, Optional<List<StopEvent>> resumption) {}
+
+  private final Desk desk;
+  private final Label title = Parts.label("", "ink-title");
+  private final Label verdict = Parts.prose("", "ink-label");
+  private final ChainPane chain;
+  private final SpeedTrace trace;
+  private final DesignFields fields;
+  private final FindingList findings;
+  private final NewStopPane newStop;
+  private final FaultMatrix matrix;
+  private final ComparePane designs = new ComparePane();
+  private final FiguresPane figures;
+  private final RecordPane proof;
+  private final ProgressBar progress = new ProgressBar(0);
+  private final Button cancel = Parts.quiet("cancel-faults", "cancel", this::cancel);
+  private final Map<Side, Button> tabs = new EnumMap<>(Side.class);
+  private final VBox side = new VBox(8);
+  private final VBox left = new VBox(8);
+  private final HBox middle = new HBox(12);
+  private final VBox page;
+
+  private Side shownSide = Side.FAULTS;
+  private AtomicBoolean cancelled = new AtomicBoolean();
+  private @Nullable Broken broken;
+  private @Nullable AxisAssembly compared;
+
+  /** The station for a desk. */
+  public StopView(Desk desk) {
+    this.desk = desk;
+    chain = new ChainPane(desk);
+    trace = new SpeedTrace(desk);
+    fields = new DesignFields(desk);
+    findings = new FindingList(desk);
+    newStop = new NewStopPane(desk);
+    figures = new FiguresPane(desk);
+    proof = new RecordPane(desk);
+    matrix =
+        new FaultMatrix(
+            r -> {
+              Broken known = broken;
+              if (known != null) {
+                desk.openCircuit(known.run().demandedWith(r), FaultRun.wiringFaults(r));
+              }
+            });
+    progress.setId("fault-progress");
+    progress.setPrefWidth(120);
+    VBox.setVgrow(middle, Priority.ALWAYS);
+    page =
+        new VBox(
+            8,
+            Parts.caution(
+                "Calculated from the design, not certified. Local codes, the risk assessment and licensed people decide. Safe torque off neither brakes nor isolates."),
+            middle);
+    page.setPadding(new Insets(10, 14, 10, 14));
+    build();
+  }
+
+  private void build() {
+    HBox bar = Parts.row(2);
+    for (Side each : Side.values()) {
+      Button tab =
+          Parts.action(
+              "side-" + each.name().toLowerCase(Locale.ROOT), each.label, () -> show(each));
+      tab.getStyleClass().add("tab");
+      tabs.put(each, tab);
+      bar.getChildren().add(tab);
+    }
+    ScrollPane story = Parts.scrolling(left);
+    HBox.setHgrow(story, Priority.ALWAYS);
+    left.setPadding(new Insets(0, 8, 0, 0));
+    left.getChildren()
+        .addAll(
+            title,
+            chain,
+            trace.node(),
+            verdict,
+            fields,
+            Parts.label("What the rules say", "ink-strong"),
+            findings);
+    ScrollPane scrolled = Parts.scrolling(side);
+    VBox right = Parts.sheet(8, bar, scrolled);
+    right.setPrefWidth(486);
+    right.setMinWidth(486);
+    VBox.setVgrow(scrolled, Priority.ALWAYS);
+    middle.getChildren().setAll(story, right);
+  }
+
+  @Override
+  public Node node() {
+    return page;
+  }
+
+  @Override
+  public void refresh() {
+    AxisReview review = desk.review().orElse(null);
+    AxisAssembly axis = review == null ? null : review.assembly();
+    boolean hasStop = axis != null && !axis.stops().isEmpty();
+    page.getChildren().set(1, hasStop ? middle : axis == null ? nothing(review) : newStop);
+    if (!hasStop) {
+      return;
+    }
+    findings.show(
+        review.findings().stream()
+            .filter(f -> WorkStep.of(f.rule()) == WorkStep.MAKE_SAFE)
+            .toList());
+    Broken known = broken;
+    FaultRun run = known != null && known.axis().equals(axis) ? known.run() : null;
+    shown(axis, run).ifPresent(this::show);
+  }
+
+  private static Node nothing(@Nullable AxisReview review) {
+    return Parts.prose(
+        review == null ? "Choose an axis." : review.findings().get(0).seen(), "ink-label");
+  }
+
+  private static Optional<Shown> shown(AxisAssembly axis, @Nullable FaultRun run) {
+    return axis.stops().stream()
+        .findFirst()
+        .map(
+            stop -> {
+              try {
+                return new Shown(axis, stop, StopCircuit.of(axis, stop), run);
+              } catch (IllegalArgumentException unjoined) {
+                return new Shown(axis, stop, null, null);
+              }
+            });
+  }
+
+  private void show(Shown shown) {
+    title.setText("%s: %s".formatted(shown.axis().axis().name(), shown.stop().name()));
+    StopCircuit circuit = shown.circuit();
+    if (circuit == null) {
+      chain.getChildren().clear();
+      verdict.setText("The stop is not joined to the drive any more.");
+      side.getChildren().clear();
+      return;
+    }
+    StopTimeline timeline = StopTimeline.fromMaximum(circuit);
+    chain.show(shown.axis().axis().name(), timeline);
+    trace.show(timeline);
+    verdict.setText(sentence(shown, timeline));
+    fields.show(shown, timeline);
+    tabs.forEach((s, b) -> mark(b, s == shownSide));
+    side.getChildren().setAll(sideNodes(shown, circuit, timeline));
+  }
+
+  private static void mark(Button tab, boolean chosen) {
+    tab.getStyleClass().remove("chosen");
+    if (chosen) {
+      tab.getStyleClass().add("chosen");
+    }
+  }
+
+  private String sentence(Shown shown, StopTimeline t) {
+    String stands =
+        t.comesToRest()
+            ? "stands after %s and %s turns of the motor"
+                .formatted(
+                    text(t.standstillSeconds(), MeasureUnit.SECOND_UNIT),
+                    desk.units().format().number(Math.round(10 * t.turns()) / 10.0))
+            : "does not come to rest";
+    String cut =
+        t.torqueOffRpm() > 1
+            ? "; torque goes at %s with %s left in the load"
+                .formatted(
+                    text(Math.round(t.torqueOffRpm()), MeasureUnit.RPM),
+                    text(Math.round(t.energyLeftJoules()), MeasureUnit.JOULE_UNIT))
+            : "";
+    String margin =
+        t.timing().delaySeconds() > 0
+            ? "; %s of the delay to spare from maximum speed"
+                .formatted(text(t.timing().marginSeconds(), MeasureUnit.SECOND_UNIT))
+            : "";
+    BrakingEnergy energy = BrakingEnergy.of(shown.axis(), shown.stop(), t);
+    String link =
+        t.timing().rampSeconds() > 0
+            ? "; the ramp returns %s, the d.c. link takes %s"
+                .formatted(
+                    text(Math.round(energy.returnedJoules()), MeasureUnit.JOULE_UNIT),
+                    text(Math.round(energy.linkJoules()), MeasureUnit.JOULE_UNIT))
+            : "";
+    return "%s in effect (%s). From %s the shaft %s%s%s%s."
+        .formatted(
+            t.category().label(),
+            t.category().hint(),
+            text(Math.round(t.timing().topRpm()), MeasureUnit.RPM),
+            stands,
+            cut,
+            margin,
+            link);
+  }
+
+  private String text(double value, MeasureUnit unit) {
+    return desk.units().text(Math.round(value * 1000) / 1000.0, unit);
+  }
+
+  private List<Node> sideNodes(Shown shown, StopCircuit circuit, StopTimeline timeline) {
+    FaultRun run = shown.run();
+    if (shownSide == Side.RECORD) {
+      desk.evidence().ifPresent(proof::show);
+      return List.of(proof);
+    }
+    if (shownSide == Side.DESIGNS) {
+      boolean fresh = shown.axis().equals(compared);
+      return fresh
+          ? List.of(designs)
+          : List.of(
+              Parts.row(
+                  8,
+                  Parts.primary("compare", "Compare designs", () -> compare(shown)),
+                  progress,
+                  cancel));
+    }
+    if (run == null) {
+      return List.of(
+          Parts.prose(
+              "Every element is broken in every way that applies, then a second fault is put on each first one that showed nowhere.",
+              "ink-label"),
+          Parts.row(
+              8,
+              Parts.primary("run-faults", "Break it on purpose", () -> runFaults(shown, circuit)),
+              progress,
+              cancel));
+    }
+    if (shownSide == Side.FIGURES) {
+      figures.show(circuit, run, timeline);
+      return List.of(figures);
+    }
+    matrix.show(run);
+    return List.of(resumption(), matrix);
+  }
+
+  private Node resumption() {
+    return Optional.ofNullable(broken)
+        .flatMap(Broken::resumption)
+        .map(
+            way ->
+                Parts.prose(
+                    "Motion comes back without a new command: "
+                        + String.join(", ", way.stream().map(e -> e.text()).toList()),
+                    "ink-attention"))
+        .orElse(
+            Parts.prose(
+                "No order of press, release, reset, power off and on brings motion back without a new run command.",
+                "ink-label"));
+  }
+
+  private void show(Side next) {
+    shownSide = next;
+    refresh();
+  }
+
+  private void cancel() {
+    cancelled.set(true);
+  }
+
+  private void runFaults(Shown shown, StopCircuit circuit) {
+    AtomicBoolean stop = begin();
+    work(
+        new Task<Broken>() {
+          @Override
+          protected Broken call() {
+            FaultRun run = FaultRun.of(circuit, StopView.this::tell, stop::get);
+            return new Broken(shown.axis(), run, Resumption.shortest(circuit));
+          }
+        },
+        found -> broken = found);
+  }
+
+  private void compare(Shown shown) {
+    AtomicBoolean stop = begin();
+    Project project = desk.session().project();
+    work(
+        new Task<List<StopDesigns.Design>>() {
+          @Override
+          protected List<StopDesigns.Design> call() {
+            return StopDesigns.compare(
+                project,
+                desk.session().sheets(),
+                shown.axis(),
+                shown.stop(),
+                StopView.this::tell,
+                stop::get);
+          }
+        },
+        found -> {
+          designs.show(found);
+          compared = shown.axis();
+        });
+  }
+
+  private AtomicBoolean begin() {
+    cancelled.set(true);
+    cancelled = new AtomicBoolean();
+    progress.setProgress(0);
+    return cancelled;
+  }
+
+  private void tell(double share) {
+    Platform.runLater(() -> progress.setProgress(share));
+  }
+
+  private <T> void work(Task<T> task, java.util.function.Consumer<T> take) {
+    task.setOnSucceeded(
+        e -> {
+          take.accept(task.getValue());
+          refresh();
+        });
+    task.setOnFailed(e -> desk.refuse(String.valueOf(task.getException().getMessage())));
+    Thread thread = new Thread(task, "stop-faults");
+    thread.setDaemon(true);
+    thread.start();
+  }
+}

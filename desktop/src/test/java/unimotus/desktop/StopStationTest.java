@@ -1,0 +1,233 @@
+package unimotus.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.Test;
+import unimotus.core.finding.Rule;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.proof.AxisProof;
+import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Prediction;
+import unimotus.core.proof.StopPredictions;
+import unimotus.workbench.Edit;
+import unimotus.workbench.Edits;
+import unimotus.workbench.Evidence;
+import unimotus.workbench.Progress;
+import unimotus.workbench.StopEdits;
+import unimotus.workbench.WorkStep;
+
+/** The station Make safe in a real window: from no stop to a proved one. */
+class StopStationTest extends WindowTest {
+
+  private Project project() {
+    return desk.session().project();
+  }
+
+  /** The rinse drum of the demo without its guard stop. */
+  private void atDrumWithoutStop() {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+          desk.apply(StopEdits.remove(project().stops().get(0)));
+        });
+    settle();
+  }
+
+  private void press(String query) {
+    interact(() -> lookup(query).query().requestFocus());
+    push(KeyCode.SPACE);
+    settle();
+  }
+
+  private boolean shows(String text) {
+    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
+        .tryQuery()
+        .isPresent();
+  }
+
+  private boolean finds(Rule rule) {
+    return desk.review().orElseThrow().findings().stream().anyMatch(f -> f.rule() == rule);
+  }
+
+  private void time(String field, String text) {
+    interact(() -> lookup(field).<TextInputControl>query().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.A);
+    write(text, 0);
+    push(KeyCode.ENTER);
+    settle();
+  }
+
+  @Test
+  void theDrumsGuardStopFromIntentToProof() throws Exception {
+    atDrumWithoutStop();
+    assertThat(shows("What stops this axis?")).isTrue();
+    time("#new-ramp", "6");
+    time("#new-delay", "4");
+    press("#build-stop");
+    StopFunction stop = project().stops().get(0);
+    assertThat(stop.trigger()).isEqualTo(StopTrigger.GUARD_LOCK);
+
+    // The ramp does not fit: torque goes at a third of the speed.
+    assertThat(shows("Category 1, cut short")).isTrue();
+    assertThat(shows("torque goes at 500 rpm")).isTrue();
+    assertThat(finds(Rule.STOP_RAMP)).isTrue();
+    time("#safe-delay", "8");
+    assertThat(shows("Category 1 in effect")).isTrue();
+    assertThat(finds(Rule.STOP_RAMP)).isFalse();
+
+    press("#run-faults");
+    waitUntil(() -> lookup("#fault-matrix").tryQuery().isPresent());
+    assertThat(shows("0 lose the stop")).isTrue();
+    assertThat(shows("brings motion back without a new run command")).isTrue();
+
+    prove();
+    interact(() -> desk.step().set(WorkStep.MAKE_SAFE));
+    press("#side-record");
+    assertThat(shows("Stop proven")).isTrue();
+    assertThat(shows("To be proved again by 2027-01-02")).isTrue();
+
+    answers.file = folder.resolve("proof.pdf");
+    press("#print-list");
+    assertThat(Files.exists(answers.file)).isTrue();
+    try (PDDocument pdf = Loader.loadPDF(answers.file.toFile())) {
+      String text = new PDFTextStripper().getText(pdf);
+      assertThat(text)
+          .contains("Proof of the stops")
+          .contains("time from the demand to standstill")
+          .contains("does not certify")
+          .contains("due on 2027-01-02");
+    }
+  }
+
+  /** Every prediction of the stop is measured as it was foretold. */
+  private void prove() {
+    interact(
+        () -> {
+          for (Prediction prediction : desk.evidence().orElseThrow().predictions()) {
+            if (prediction.key().startsWith(StopPredictions.PREFIX)) {
+              desk.apply(reading(prediction));
+            }
+          }
+        });
+    settle();
+    assertThat(desk.evidence().orElseThrow().proof().ofStops().state())
+        .isEqualTo(AxisProof.State.PROVEN);
+  }
+
+  private Edit reading(Prediction prediction) {
+    Evidence evidence = desk.evidence().orElseThrow();
+    String text =
+        prediction.expectation() instanceof Expectation.Amount a
+            ? a.value() + " " + a.unit().symbol()
+            : ((Expectation.Word) prediction.expectation()).expected();
+    return Edits.reading(
+        evidence.reading(prediction, text, desk.units(), "meter", "A. Tester", CLOCK));
+  }
+
+  private Progress progress() {
+    return desk.progress(desk.review().orElseThrow());
+  }
+
+  @Test
+  void aChangeOfTheStopMakesItsProofStale() {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+        });
+    prove();
+    assertThat(progress().stopProved()).isTrue();
+    interact(() -> lookup("#stop-cross").<CheckBox>query().fire());
+    settle();
+    assertThat(desk.evidence().orElseThrow().proof().ofStops().state())
+        .isEqualTo(AxisProof.State.STALE);
+    assertThat(progress().stopProved()).isFalse();
+    interact(() -> desk.session().undo());
+    assertThat(progress().stopProved()).isTrue();
+  }
+
+  @Test
+  void aCellOpensTheCircuitInThatState() throws Exception {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+        });
+    press("#run-faults");
+    waitUntil(() -> lookup(".fault-cell").tryQuery().isPresent());
+    Node cell = lookup(".fault-cell").query();
+    assertThat(cell.getAccessibleText()).contains("does not open").contains("next demand");
+    interact(() -> ((Button) cell).fire());
+    settle();
+    assertThat(desk.step().get()).isEqualTo(WorkStep.WIRE);
+    assertThat(lookup("#faults").tryQuery()).isPresent();
+    assertThat(shows("Faults, in thought")).isTrue();
+    assertThat(lookup("#mend").tryQuery()).isPresent();
+  }
+
+  @Test
+  void designsStandSideBySide() throws Exception {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+        });
+    press("#side-designs");
+    press("#compare");
+    waitUntil(() -> shows("direct contacts"));
+    assertThat(shows("– as built")).isTrue();
+    assertThat(desk.session().isDirty()).isFalse();
+  }
+
+  @Test
+  void goingOnWithoutProofNeedsAReasonAndAName() {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.SET_UP);
+        });
+    settle();
+    assertThat(shows("Stop not proved")).isTrue();
+    interact(() -> desk.step().set(WorkStep.MAKE_SAFE));
+    press("#side-record");
+    press("#note-go-on");
+    assertThat(project().notes()).isEmpty();
+    assertThat(desk.message().get().attention()).isTrue();
+    interact(
+        () -> {
+          lookup("#note-words").<TextInputControl>query().setText("commissioning on the bench");
+          lookup("#note-who").<TextInputControl>query().setText("A. Tester");
+        });
+    press("#note-go-on");
+    assertThat(project().notes()).hasSize(1);
+    interact(() -> lookup("#note-words").<TextInputControl>query().setText("bridge on guard"));
+    press("#note-bypass");
+    assertThat(finds(Rule.STANDING_BYPASS)).isTrue();
+    press("#note-removed");
+    assertThat(finds(Rule.STANDING_BYPASS)).isFalse();
+    assertThat(project().notes()).hasSize(2);
+  }
+
+  @Test
+  void anImpossibleDelayIsRefusedAndNothingIsLost() {
+    atDrumWithoutStop();
+    Project before = project();
+    time("#new-delay", "0");
+    press("#build-stop");
+    assertThat(desk.message().get().text()).contains("delay must be over 0 s");
+    assertThat(project()).isEqualTo(before);
+  }
+}

@@ -1,0 +1,144 @@
+package unimotus.workbench;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.link.StopRequest;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.stops.FaultRun;
+import unimotus.core.stops.Resumption;
+import unimotus.core.stops.StopCircuit;
+import unimotus.core.stops.StopEvent;
+import unimotus.core.wiring.PlacedDevice;
+
+/** Other ways to build a stop, each broken on purpose like the one that is built. */
+public final class StopDesigns {
+  private StopDesigns() {}
+
+  /**
+   * One way and what came of it.
+   *
+   * @param name the way in words
+   * @param built whether it is the one that is built
+   * @param run its fault run; null where it could not be built or run
+   * @param resumption how motion comes back by itself; null where it does not
+   * @param refusal why it could not be built or run; empty where it could
+   */
+  public record Design(
+      String name,
+      boolean built,
+      @Nullable FaultRun run,
+      @Nullable List<StopEvent> resumption,
+      String refusal) {}
+
+  /** What would build a stop as it is now. */
+  public static StopRequest request(AxisAssembly axis, SheetCatalogue sheets, StopFunction stop) {
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    StopRequest usual =
+        StopRequest.of(axis.axis().id(), stop.name(), stop.trigger(), stop.logic(), stop.effect());
+    StopRequest timed =
+        stop.effect() == StopEffect.SS1_T
+            ? usual.withTimes(
+                settings.number(SettingRole.SAFE_STOP_DELAY, usual.delaySeconds()),
+                settings.number(SettingRole.SAFE_STOP_RAMP, usual.rampSeconds()))
+            : usual;
+    return relay(axis, stop)
+        .map(
+            relay ->
+                timed.withRelay(
+                    relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual"),
+                    relay.selector(SelectorRole.CROSS_FAULT_DETECTION, "off").equals("on")))
+        .orElse(timed);
+  }
+
+  private static Optional<PlacedDevice> relay(AxisAssembly axis, StopFunction stop) {
+    return axis.parts().stream()
+        .filter(p -> p.part().id().equals(stop.relay()))
+        .map(p -> new PlacedDevice(p.part(), p.sheet()))
+        .findFirst();
+  }
+
+  /**
+   * Builds every way on a copy of the project and breaks it.
+   *
+   * @param progress told how much is done, 0 to 1
+   * @param cancelled asked whether to go on; what was found until then is kept
+   */
+  public static List<Design> compare(
+      Project project,
+      SheetCatalogue sheets,
+      AxisAssembly axis,
+      StopFunction stop,
+      DoubleConsumer progress,
+      BooleanSupplier cancelled) {
+    StopRequest now = request(axis, sheets, stop);
+    Map<String, StopRequest> ways = ways(now);
+    List<Design> designs = new ArrayList<>();
+    for (Map.Entry<String, StopRequest> way : ways.entrySet()) {
+      if (cancelled.getAsBoolean()) {
+        break;
+      }
+      double done = (double) designs.size() / ways.size();
+      DoubleConsumer share = s -> progress.accept(done + s / ways.size());
+      boolean built = way.getValue().equals(now);
+      designs.add(
+          design(way.getKey(), built, project, sheets, stop, way.getValue(), share, cancelled));
+    }
+    return designs;
+  }
+
+  private static Map<String, StopRequest> ways(StopRequest now) {
+    Map<String, StopRequest> ways = new LinkedHashMap<>();
+    if (now.effect().isSafetyStop()) {
+      StopLogic relay =
+          now.effect() == StopEffect.CONTACTORS
+              ? StopLogic.RELAY_CONTACTORS
+              : StopLogic.SAFETY_RELAY;
+      ways.put("direct contacts", now.withLogic(StopLogic.DIRECT).withRelay(true, true));
+      StopRequest over = now.withLogic(relay);
+      ways.put("relay, automatic reset, no cross-fault detection", over.withRelay(false, false));
+      ways.put("relay, automatic reset, cross-fault detection", over.withRelay(false, true));
+      ways.put("relay, manual reset, no cross-fault detection", over.withRelay(true, false));
+      ways.put("relay, manual reset, cross-fault detection", over.withRelay(true, true));
+    } else {
+      ways.put(now.logic().label(), now);
+    }
+    return ways;
+  }
+
+  private static Design design(
+      String name,
+      boolean built,
+      Project project,
+      SheetCatalogue sheets,
+      StopFunction stop,
+      StopRequest request,
+      DoubleConsumer progress,
+      BooleanSupplier cancelled) {
+    try {
+      Project next = StopEdits.rebuilt(project, sheets, stop, request);
+      AxisAssembly axis =
+          AxisAssembly.of(next, sheets, next.axis(stop.axis()).orElseThrow()).orElseThrow();
+      StopFunction made =
+          axis.stops().stream().filter(s -> s.name().equals(stop.name())).findFirst().orElseThrow();
+      StopCircuit circuit = StopCircuit.of(axis, made);
+      FaultRun run = FaultRun.of(circuit, progress, cancelled);
+      return new Design(name, built, run, Resumption.shortest(circuit).orElse(null), "");
+    } catch (IllegalArgumentException refused) {
+      return new Design(name, built, null, null, String.valueOf(refused.getMessage()));
+    }
+  }
+}

@@ -1,0 +1,192 @@
+package unimotus.workbench.stops;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.List;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.function.Predicate;
+import org.junit.jupiter.api.Test;
+import unimotus.core.link.StopRequest;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.stops.Detection;
+import unimotus.core.stops.FaultKind;
+import unimotus.core.stops.FaultResult;
+import unimotus.core.stops.FaultRun;
+import unimotus.core.stops.StopCircuit;
+
+/**
+ * What the trade knows of direct contacts, testing relays and mirror contacts (common practice;
+ * fault list of ISO 13849-2, from memory) has to come out of the solved and broken circuit.
+ */
+class FaultRunTest {
+  private static FaultRun run(StopRequest request) {
+    return FaultRun.of(Stops.circuit(Stops.TERMINAL_DRIVE, request));
+  }
+
+  private static FaultRun relay(boolean manual, boolean crossFault) {
+    return run(Stops.guard(StopLogic.SAFETY_RELAY).withRelay(manual, crossFault));
+  }
+
+  private static List<FaultResult> of(FaultRun run, FaultKind kind, Predicate<FaultResult> which) {
+    List<FaultResult> found =
+        run.singles().stream().filter(r -> r.last().kind() == kind).filter(which).toList();
+    assertThat(found).as(kind.label()).isNotEmpty();
+    return found;
+  }
+
+  private static boolean isTrigger(FaultResult result) {
+    return result.last().device().contains("guard");
+  }
+
+  @Test
+  void aStuckContactOfTheDirectCircuitIsNeverFound() {
+    FaultRun run = run(Stops.guard(StopLogic.DIRECT));
+    assertThat(of(run, FaultKind.STUCK_CLOSED, FaultRunTest::isTrigger))
+        .allMatch(r -> r.detection() == Detection.NEVER && !r.stopLost());
+    assertThat(run.lostByOne()).isEmpty();
+    assertThat(run.lostByTwo())
+        .anyMatch(r -> r.faults().stream().allMatch(f -> f.kind() == FaultKind.STUCK_CLOSED));
+  }
+
+  @Test
+  void theTestingRelayFindsTheFirstStuckContact() {
+    FaultRun run = relay(true, true);
+    assertThat(of(run, FaultKind.STUCK_CLOSED, FaultRunTest::isTrigger))
+        .allMatch(r -> r.detection() == Detection.AT_DEMAND && !r.stopLost());
+    assertThat(run.lostByOne()).isEmpty();
+    assertThat(run.lostByTwo())
+        .noneMatch(r -> r.faults().stream().allMatch(FaultRunTest::isStuckTrigger));
+  }
+
+  private static boolean isStuckTrigger(unimotus.core.stops.ElementFault fault) {
+    return fault.kind() == FaultKind.STUCK_CLOSED && fault.device().contains("guard");
+  }
+
+  @Test
+  void aCrossShortIsFoundOnlyWithCrossFaultDetection() {
+    Predicate<FaultResult> atRelay =
+        r -> r.last().touches().stream().anyMatch(d -> d.contains("guard"));
+    assertThat(of(relay(true, true), FaultKind.CROSS_SHORT, atRelay))
+        .allMatch(r -> r.detection() == Detection.AT_ONCE);
+    // A short over one contact alone is noticed by comparing the channels all the same.
+    FaultRun without = relay(true, false);
+    Predicate<FaultResult> channelToChannel =
+        r -> r.last().text().contains(":12 ") && r.last().text().endsWith(":22");
+    assertThat(of(without, FaultKind.CROSS_SHORT, channelToChannel))
+        .allMatch(r -> r.detection() == Detection.NEVER);
+    assertThat(without.lostByTwo())
+        .anyMatch(r -> r.faults().get(0).kind() == FaultKind.CROSS_SHORT);
+  }
+
+  @Test
+  void aBrokenWireOfAChannelShowsAtOnce() {
+    assertThat(
+            of(
+                relay(true, true),
+                FaultKind.BREAK,
+                r -> r.last().touches().stream().anyMatch(d -> d.contains("guard"))))
+        .allMatch(r -> r.detection() == Detection.AT_ONCE && !r.stopLost());
+  }
+
+  /** A button that sticks gives no falling edge; with automatic reset nobody looks at it. */
+  @Test
+  void aStuckResetButtonShowsAtReset() {
+    Predicate<FaultResult> button = r -> r.last().device().contains("reset");
+    assertThat(of(relay(true, true), FaultKind.STUCK_CLOSED, button))
+        .allMatch(r -> r.detection() == Detection.AT_RESET);
+    assertThat(of(relay(true, true), FaultKind.STUCK_OPEN, button))
+        .allMatch(r -> r.detection() == Detection.AT_RESET);
+  }
+
+  /** Mirror contacts in the loop: a welded contactor prevents the next reset. */
+  @Test
+  void aWeldedContactorIsFoundAtReset() {
+    FaultRun run =
+        run(
+            Stops.request(
+                StopTrigger.EMERGENCY_STOP, StopLogic.RELAY_CONTACTORS, StopEffect.CONTACTORS));
+    assertThat(of(run, FaultKind.STUCK_CLOSED, r -> r.last().device().contains("contactor")))
+        .hasSize(2)
+        .allMatch(r -> r.detection() == Detection.AT_RESET && !r.stopLost());
+  }
+
+  /** The relay chain of a plain panel: one welded contactor and the motor runs on. */
+  @Test
+  void oneFaultLosesTheRelayChain() {
+    Project line = unimotus.workbench.wiring.Lines.bare("controller-modular", Stops.TERMINAL_DRIVE);
+    StopRequest chain =
+        Stops.request(StopTrigger.EMERGENCY_STOP, StopLogic.RELAY_CHAIN, StopEffect.RUN_INPUTS);
+    Project built = unimotus.core.link.StopLinks.plan(line, Stops.SHEETS, chain).project();
+    assertThat(FaultRun.of(Stops.circuit(built)).lostByOne()).isNotEmpty();
+  }
+
+  /** Pulse-tested inputs of a drive find what plain contacts hide (common practice). */
+  @Test
+  void theDrivesOwnTestPulsesFindTheStuckContact() {
+    FaultRun run = FaultRun.of(Stops.circuit(Stops.SAFETY_DRIVE, Stops.guard(StopLogic.DIRECT)));
+    assertThat(of(run, FaultKind.STUCK_CLOSED, FaultRunTest::isTrigger))
+        .allMatch(r -> r.detection() != Detection.NEVER);
+  }
+
+  @Test
+  void aRunThatIsCancelledKeepsWhatItFound() {
+    AtomicBoolean stop = new AtomicBoolean();
+    FaultRun run =
+        FaultRun.of(
+            Stops.circuit(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.DIRECT)),
+            share -> stop.set(share > 0.3),
+            stop::get);
+    assertThat(run.complete()).isFalse();
+    assertThat(run.singles()).isNotEmpty();
+  }
+
+  @Test
+  void progressGoesUpToTheEnd() {
+    List<Double> shares = new java.util.concurrent.CopyOnWriteArrayList<>();
+    FaultRun.of(
+        Stops.circuit(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.DIRECT)),
+        shares::add,
+        () -> false);
+    assertThat(shares).isSorted();
+    assertThat(shares.get(shares.size() - 1)).isLessThanOrEqualTo(1.0).isGreaterThan(0.9);
+  }
+
+  /** Contradictory feedback: the loop is fed over nothing, so no reset can succeed. */
+  @Test
+  void aResetThatCannotBeReachedIsNamed() {
+    Project project = Stops.project(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY));
+    String button = project.stops().get(0).resetButton();
+    Project cut =
+        project.withWires(
+            project.wires().stream()
+                .filter(
+                    w -> !(w.from().device().equals(button) && w.from().terminal().equals("14")))
+                .toList());
+    assertThatThrownBy(() -> FaultRun.of(Stops.circuit(cut)))
+        .hasMessageContaining("Stop")
+        .hasMessageContaining("cannot be reset");
+  }
+
+  @Test
+  void aStopThatIsNoLongerWiredIsNamed() {
+    Project project = Stops.project(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY));
+    assertThatThrownBy(() -> Stops.circuit(project.withWires(List.of())))
+        .hasMessageContaining("not joined to the drive");
+  }
+
+  @Test
+  void theSelectorsOfTheRelayAreThoseThatWereAskedFor() {
+    StopCircuit circuit =
+        Stops.circuit(
+            Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY).withRelay(false, true));
+    String relay = String.valueOf(circuit.stop().relay());
+    assertThat(circuit.device(relay).selector(SelectorRole.RESET_MODE, "")).isEqualTo("automatic");
+    assertThat(circuit.device(relay).selector(SelectorRole.CROSS_FAULT_DETECTION, ""))
+        .isEqualTo("on");
+  }
+}

@@ -1,0 +1,160 @@
+package unimotus.workbench.stops;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.Arguments;
+import org.junit.jupiter.params.provider.MethodSource;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.link.StopLinks;
+import unimotus.core.link.StopRequest;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.SafetyNote;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.review.LineReview;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingValue;
+import unimotus.workbench.WorkStep;
+import unimotus.workbench.wiring.Lines;
+
+/**
+ * Every rule of stops is broken once by one change to a sound stop, and silent on the sound one.
+ */
+class StopRulesTest {
+  private static final Load LOAD = new Load(10, 40, 0, 0, 1);
+
+  private static Project sound() {
+    return built(Stops.ramped(5, 2.5));
+  }
+
+  private static Project built(StopRequest request) {
+    return Stops.withLoad(Stops.project(Stops.TERMINAL_DRIVE, request), LOAD);
+  }
+
+  private static Project set(Project project, SettingRole role, SettingValue value) {
+    Drive drive = project.drives().get(0);
+    DriveSheet sheet = Stops.SHEETS.find(DriveSheet.class, drive.sheet()).orElseThrow();
+    return project.with(drive.withSetting(sheet.setting(role).orElseThrow().code(), value));
+  }
+
+  private static Project set(SettingRole role, double value) {
+    return set(sound(), role, new SettingValue.Number(value));
+  }
+
+  static Stream<Arguments> broken() {
+    Project sound = sound();
+    Project cut =
+        sound.withWires(
+            sound.wires().stream().filter(w -> !w.from().terminal().equals("A2")).toList());
+    return Stream.of(
+        Arguments.of(Rule.STOP_UNREACHED, sound.withWires(List.of())),
+        Arguments.of(
+            Rule.NO_SAFETY_STOP,
+            built(Stops.request(StopTrigger.EMERGENCY_STOP, StopLogic.DIRECT, StopEffect.ENABLE))),
+        Arguments.of(Rule.AUTOMATIC_RESET, built(Stops.ramped(5, 2.5).withRelay(false, true))),
+        Arguments.of(Rule.AUTOMATIC_RESET, built(Stops.guard(StopLogic.DIRECT))),
+        Arguments.of(
+            Rule.STOP_RESTART,
+            set(sound, SettingRole.RESTART_AFTER_STO, new SettingValue.Choice("allowed"))),
+        Arguments.of(Rule.SAFETY_FEED, plainContactsOnTestedInputs()),
+        Arguments.of(Rule.STOP_NOT_RELEASED, cut),
+        Arguments.of(Rule.VERTICAL_LOAD, sound.with(sound.stops().get(0).withLoad(true, false))),
+        Arguments.of(
+            Rule.NO_STANDSTILL,
+            Stops.withLoad(built(Stops.guard(StopLogic.SAFETY_RELAY)), new Load(10, 0, 0, 0, 1))),
+        Arguments.of(Rule.STOP_DELAY, set(SettingRole.SAFE_STOP_DELAY, 0)),
+        Arguments.of(Rule.STOP_RAMP, set(SettingRole.SAFE_STOP_RAMP, 6)),
+        Arguments.of(Rule.STOP_RAMP, set(SettingRole.SAFE_STOP_RAMP, 4.8)),
+        Arguments.of(Rule.BRAKING_ENERGY, Stops.withLoad(sound, new Load(80, 40, 0, 0, 1))),
+        Arguments.of(
+            Rule.STANDING_BYPASS,
+            sound.withNotes(
+                List.of(
+                    new SafetyNote(
+                        Lines.AXIS,
+                        SafetyNote.Kind.BYPASS,
+                        "bridge over the guard",
+                        "A. Tester",
+                        "2026-11-26T08:00:00Z",
+                        null,
+                        null)))));
+  }
+
+  private static Project plainContactsOnTestedInputs() {
+    Project project =
+        StopLinks.plan(
+                Lines.bare("controller-modular", Stops.SAFETY_DRIVE),
+                Stops.SHEETS,
+                Stops.guard(StopLogic.SAFETY_RELAY))
+            .project();
+    Drive drive = project.drives().get(0);
+    String selector =
+        Stops.SHEETS
+            .find(DriveSheet.class, drive.sheet())
+            .orElseThrow()
+            .selector(unimotus.core.sheet.SelectorRole.SAFETY_INPUT_KIND)
+            .orElseThrow()
+            .id();
+    return project.with(drive.withSelector(selector, "pulse-tested"));
+  }
+
+  private static List<Finding> findings(Project project) {
+    return LineReview.of(project, Stops.SHEETS).findings().stream()
+        .filter(f -> f.rule().code().startsWith("SAF-"))
+        .toList();
+  }
+
+  @ParameterizedTest
+  @MethodSource("broken")
+  void theRuleSpeaksWhenItIsBroken(Rule rule, Project project) {
+    assertThat(findings(project))
+        .filteredOn(f -> f.rule() == rule)
+        .isNotEmpty()
+        .allSatisfy(
+            f -> {
+              assertThat(f.seen()).isNotBlank();
+              assertThat(f.why()).isNotBlank();
+              assertThat(f.remedy()).isNotBlank();
+              assertThat(f.place()).startsWith("axis/belt/");
+              assertThat(WorkStep.of(f.rule())).isEqualTo(WorkStep.MAKE_SAFE);
+            });
+  }
+
+  @Test
+  void theSoundStopHasNothingToSay() {
+    assertThat(findings(sound())).isEmpty();
+  }
+
+  @Test
+  void everyRuleOfStopsIsBrokenByOneCase() {
+    Set<Rule> covered = EnumSet.noneOf(Rule.class);
+    broken().forEach(a -> covered.add((Rule) a.get()[0]));
+    List<Rule> all = Stream.of(Rule.values()).filter(r -> r.code().startsWith("SAF-")).toList();
+    assertThat(covered).containsExactlyInAnyOrderElementsOf(all);
+  }
+
+  /** Ramp 6 s in a delay of 5 s loses the torque at a sixth of the speed (by arithmetic). */
+  @Test
+  void theRampThatIsCutSaysAtWhichSpeed() {
+    assertThat(findings(set(SettingRole.SAFE_STOP_RAMP, 6)))
+        .filteredOn(f -> f.rule() == Rule.STOP_RAMP)
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.why()).contains("250 rpm").contains("17 %");
+              assertThat(f.remedy()).contains("4.55 s").contains("6.6 s");
+              assertThat(f.place()).contains("/drive/");
+            });
+  }
+}

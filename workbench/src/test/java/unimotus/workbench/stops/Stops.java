@@ -1,0 +1,59 @@
+package unimotus.workbench.stops;
+
+import unimotus.core.link.StopLinks;
+import unimotus.core.link.StopRequest;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Load;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.StopEffect;
+import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopLogic;
+import unimotus.core.machine.StopTrigger;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.stops.StopCircuit;
+import unimotus.formats.sheet.SheetLibrary;
+import unimotus.workbench.wiring.Lines;
+
+/** Stops built by intent on the shipped sheets. */
+final class Stops {
+  static final SheetCatalogue SHEETS = SheetLibrary.catalogue();
+  static final String TERMINAL_DRIVE = "terminal-drive-4kw";
+  static final String SAFETY_DRIVE = "safety-drive-7k5";
+
+  private Stops() {}
+
+  static StopRequest request(StopTrigger trigger, StopLogic logic, StopEffect effect) {
+    return StopRequest.of(Lines.AXIS, "Stop", trigger, logic, effect);
+  }
+
+  static StopRequest guard(StopLogic logic) {
+    return request(StopTrigger.GUARD_SWITCH, logic, StopEffect.STO);
+  }
+
+  /** A guard over a safety relay that ramps down before the torque goes. */
+  static StopRequest ramped(double delaySeconds, double rampSeconds) {
+    return request(StopTrigger.GUARD_SWITCH, StopLogic.SAFETY_RELAY, StopEffect.SS1_T)
+        .withTimes(delaySeconds, rampSeconds);
+  }
+
+  static Project project(String drive, StopRequest request) {
+    Project line = Lines.bare("controller-modular", drive);
+    return StopLinks.plan(line, SHEETS, request).project();
+  }
+
+  static Project withLoad(Project project, Load load) {
+    Axis axis = project.axes().get(0);
+    return project.with(axis.withLoad(load));
+  }
+
+  static StopCircuit circuit(String drive, StopRequest request) {
+    return circuit(project(drive, request));
+  }
+
+  static StopCircuit circuit(Project project) {
+    AxisAssembly axis = AxisAssembly.of(project, SHEETS, project.axes().get(0)).orElseThrow();
+    StopFunction stop = axis.stops().get(0);
+    return StopCircuit.of(axis, stop);
+  }
+}
