@@ -43,8 +43,10 @@ class ShellTest extends WindowTest {
     push(KeyCode.ALT, KeyCode.UP);
     assertThat(desk.axisId().get()).as("round the end").isEqualTo("bale-tie");
     push(KeyCode.ALT, KeyCode.DIGIT3);
-    assertThat(message(this)).contains("Make safe is not in this version");
-    assertThat(desk.step().get()).isEqualTo(WorkStep.IDENTIFY);
+    assertThat(desk.step().get()).isEqualTo(WorkStep.MAKE_SAFE);
+    push(KeyCode.ALT, KeyCode.DIGIT8);
+    assertThat(message(this)).contains("Hand over is not in this version");
+    assertThat(desk.step().get()).isEqualTo(WorkStep.MAKE_SAFE);
     push(KeyCode.ALT, KeyCode.DIGIT0);
     assertThat(desk.step().get()).isNull();
   }
@@ -54,7 +56,7 @@ class ShellTest extends WindowTest {
     openDemo();
     for (String axis : desk.session().project().axes().stream().map(a -> a.id()).toList()) {
       for (WorkStep step : WorkStep.values()) {
-        if (step != WorkStep.MAKE_SAFE && step != WorkStep.HAND_OVER) {
+        if (step != WorkStep.HAND_OVER) {
           onWindow(() -> desk.show(axis, step));
           assertThat(lookup("#axis-" + axis).tryQuery()).isPresent();
         }

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -15,7 +16,9 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Expectation;
@@ -229,5 +232,62 @@ class StopStationTest extends WindowTest {
     press("#build-stop");
     assertThat(desk.message().get().text()).contains("delay must be over 0 s");
     assertThat(project()).isEqualTo(before);
+  }
+
+  /** A stop on the enable input beside the guard; each is shown by itself. */
+  @Test
+  void aSecondStopStandsBesideTheFirst() {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+        });
+    settle();
+    press("#another-stop");
+    assertThat(shows("What stops this axis?")).isTrue();
+    press("#new-stop-back");
+    assertThat(shows("Drum guard")).isTrue();
+    press("#another-stop");
+    interact(
+        () -> {
+          choose("#new-trigger", StopTrigger.EMERGENCY_STOP);
+          choose("#new-logic", StopLogic.DIRECT);
+          choose("#new-effect", StopEffect.ENABLE);
+        });
+    press("#build-stop");
+    assertThat(project().stops()).hasSize(2);
+    assertThat(finds(Rule.NO_SAFETY_STOP)).isTrue();
+    press("#stop-" + project().stops().get(0).id());
+    assertThat(shows("Category 1 in effect")).isTrue();
+  }
+
+  private <T> void choose(String field, T value) {
+    lookup(field).<ComboBox<T>>query().setValue(value);
+  }
+
+  @Test
+  void whatIsKnownOfADeviceIsEnteredAndNonsenseRefused() throws Exception {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+        });
+    settle();
+    press("#run-faults");
+    waitUntil(() -> lookup("#fault-matrix").tryQuery().isPresent());
+    press("#side-figures");
+    String trigger = project().stops().get(0).triggers().get(0);
+    String field = "#use-b10d-of-rinse-drum-guard-lock";
+    time(field, "0");
+    assertThat(message(this)).contains("B10d of " + trigger).contains("over 0");
+    assertThat(project().stops().get(0).use().b10dCycles()).isEmpty();
+    time(field, "300000");
+    assertThat(project().stops().get(0).use().b10dCycles()).containsEntry(trigger, 300000.0);
+    time("#stop-link", "0");
+    assertThat(message(this)).contains("over 0 µF");
+    time("#stop-name", "Drum door");
+    assertThat(project().stops().get(0).name()).isEqualTo("Drum door");
+    time("#stop-name", " ");
+    assertThat(message(this)).contains("a name is needed");
   }
 }

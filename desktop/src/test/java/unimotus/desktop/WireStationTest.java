@@ -92,10 +92,7 @@ class WireStationTest extends WindowTest {
             desk.apply(
                 new unimotus.workbench.Edit(
                     "take all wires off",
-                    p ->
-                        p.withWires(
-                                p.wires().stream().filter(w -> !w.touches("drum-drive")).toList())
-                            .withIntents(List.of()))));
+                    p -> withoutDrumsWires(p.withoutStop(p.stops().get(0))))));
     settle();
     click(this, "#wire-by-intent");
     fire("link-FAULT_RELAY");
@@ -144,6 +141,12 @@ class WireStationTest extends WindowTest {
     assertThat(project().wires()).hasSizeLessThan(before.size());
   }
 
+  private static Project withoutDrumsWires(Project project) {
+    return project
+        .withWires(project.wires().stream().filter(w -> !w.touches("drum-drive")).toList())
+        .withIntents(List.of());
+  }
+
   @Test
   void aTerminalIsSwitchedByItsSign() {
     at("rinse-drum");
@@ -160,7 +163,7 @@ class WireStationTest extends WindowTest {
     keyOn("controller-1-DO0", KeyCode.SPACE);
     keyOn("controller-1-DO0", KeyCode.W);
     click(this, "#meter-milliamps");
-    assertThat(reading()).isEqualTo("4.785 mA");
+    assertThat(reading()).isEqualTo("4.784 mA");
     keyOn("controller-1-DO0", KeyCode.R);
     keyOn("drum-drive-DI1", KeyCode.B);
     click(this, "#meter-ohms");

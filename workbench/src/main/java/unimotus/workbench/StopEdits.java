@@ -48,6 +48,11 @@ public final class StopEdits {
     return new Edit("remove stop " + stop.name(), p -> p.withoutStop(stop));
   }
 
+  /** Calls a stop by another name. */
+  public static Edit rename(StopFunction stop, String name) {
+    return new Edit("rename stop " + stop.name(), p -> p.with(stop.withName(name)));
+  }
+
   /** Sets how a stop is used. */
   public static Edit use(StopFunction stop, String what, StopUse use) {
     return new Edit("set " + what, p -> p.with(stop.withUse(use)));

@@ -70,6 +70,25 @@ public record StopFunction(
     return parts;
   }
 
+  /** This stop under another name. */
+  public StopFunction withName(String next) {
+    return new StopFunction(
+        id,
+        next,
+        axis,
+        trigger,
+        logic,
+        effect,
+        triggers,
+        relay,
+        resetButton,
+        contactors,
+        verticalLoad,
+        holdingBrake,
+        linkMicrofarads,
+        use);
+  }
+
   /** This stop with another use. */
   public StopFunction withUse(StopUse next) {
     return new StopFunction(

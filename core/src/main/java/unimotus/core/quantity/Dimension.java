@@ -26,6 +26,7 @@ public enum Dimension {
   ACCELERATION("acceleration"),
   RESISTANCE("resistance"),
   INDUCTANCE("inductance"),
+  CAPACITANCE("capacitance"),
   AREA("area"),
   PRESSURE("pressure"),
   ENERGY("energy");

@@ -108,6 +108,8 @@ public enum MeasureUnit {
   KILOHM("kΩ", Dimension.RESISTANCE, MetricPrefix.KILO(OHM), "kohm"),
   HENRY_UNIT("H", Dimension.INDUCTANCE, tech.units.indriya.unit.Units.HENRY),
   MILLIHENRY("mH", Dimension.INDUCTANCE, MetricPrefix.MILLI(tech.units.indriya.unit.Units.HENRY)),
+  MICROFARAD(
+      "µF", Dimension.CAPACITANCE, MetricPrefix.MICRO(tech.units.indriya.unit.Units.FARAD), "uF"),
   SQUARE_MILLIMETRE("mm²", Dimension.AREA, METRE.multiply(METRE).divide(1_000_000), "mm2"),
   BAR("bar", Dimension.PRESSURE, PASCAL.multiply(100_000)),
   KILOPASCAL("kPa", Dimension.PRESSURE, MetricPrefix.KILO(PASCAL)),

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
@@ -184,17 +185,30 @@ final class SafetyParts {
 
   /** A contact that does not open is what B10d counts; shorts of its wires come on top. */
   private double coverage(Set<String> devices) {
-    if (hides(devices, k -> k == FaultKind.STUCK_CLOSED)) {
+    if (hidden(devices, k -> k == FaultKind.STUCK_CLOSED).findAny().isPresent()) {
       return 0;
     }
-    boolean shorts = hides(devices, k -> k == FaultKind.CROSS_SHORT || k == FaultKind.SHORT_TO_24V);
+    boolean shorts =
+        hidden(devices, k -> k == FaultKind.CROSS_SHORT || k == FaultKind.SHORT_TO_24V)
+            .anyMatch(this::opensTheWay);
     return shorts ? SHORTS_HIDDEN : ALL_FOUND;
   }
 
-  private boolean hides(Set<String> devices, Predicate<FaultKind> kinds) {
+  private Stream<FaultResult> hidden(Set<String> devices, Predicate<FaultKind> kinds) {
     return run.singles().stream()
         .filter(r -> kinds.test(r.last().kind()) && touches(r, devices))
-        .anyMatch(r -> r.detection() == Detection.NEVER);
+        .filter(r -> r.detection() == Detection.NEVER);
+  }
+
+  /**
+   * Whether a fault that shows nowhere loses the stop, by itself or with one more. A short in the
+   * feedback loop does not: with it a welded contactor goes unseen, and the other one still opens.
+   */
+  private boolean opensTheWay(FaultResult hidden) {
+    return hidden.stopLost()
+        || !run.complete()
+        || run.lostByTwo().stream()
+            .anyMatch(pair -> pair.faults().get(0).equals(hidden.faults().get(0)));
   }
 
   private static boolean touches(FaultResult result, Set<String> devices) {

@@ -19,6 +19,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
+import unimotus.desktop.kit.WordField;
 import unimotus.workbench.Edits;
 import unimotus.workbench.StopDesigns;
 import unimotus.workbench.StopEdits;
@@ -36,6 +37,7 @@ final class DesignFields extends FlowPane {
     StopFunction stop = shown.stop();
     StopRequest now = StopDesigns.request(shown.axis(), desk.session().sheets(), stop);
     getChildren().clear();
+    field("Called", name(stop));
     field(
         "Triggered by",
         choice(
@@ -87,6 +89,7 @@ final class DesignFields extends FlowPane {
               "delay",
               timeline.timing().delaySeconds(),
               s -> set(shown, SettingRole.SAFE_STOP_DELAY, s)));
+      field("d.c. link", link(stop));
     }
     check(
         "stop-vertical",
@@ -160,6 +163,33 @@ final class DesignFields extends FlowPane {
     box.setSelected(on);
     box.setOnAction(e -> take.accept(box.isSelected()));
     getChildren().add(box);
+  }
+
+  private WordField name(StopFunction stop) {
+    return new WordField(
+        "stop-name",
+        "name of the stop",
+        stop.name(),
+        14,
+        words -> {
+          if (!desk.apply(StopEdits.rename(stop, words))) {
+            desk.refresh();
+          }
+        });
+  }
+
+  private QuantityField link(StopFunction stop) {
+    QuantityField field =
+        new QuantityField(
+            "capacitance of the d.c. link",
+            MeasureUnit.MICROFARAD,
+            desk::units,
+            c -> desk.apply(StopEdits.change(stop.withLinkMicrofarads(c), "d.c. link")),
+            desk::refuse);
+    field.setId("stop-link");
+    field.setPrefColumnCount(6);
+    field.show(stop.linkMicrofarads());
+    return field;
   }
 
   private QuantityField seconds(String id, String name, double value, DoubleConsumer take) {

@@ -1,5 +1,6 @@
 package unimotus.desktop.stop;
 
+import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.Axis;
@@ -15,15 +16,19 @@ import unimotus.workbench.StopEdits;
 /** Where an axis has no stop yet: what is wanted, in a sentence, and one button. */
 final class NewStopPane extends VBox {
   private final Desk desk;
+  private final Runnable made;
+  private final Button back;
   private StopTrigger trigger = StopTrigger.GUARD_LOCK;
   private StopLogic logic = StopLogic.SAFETY_RELAY;
   private StopEffect effect = StopEffect.SS1_T;
   private double ramp = 5;
   private double delay = 6;
 
-  NewStopPane(Desk desk) {
+  NewStopPane(Desk desk, Runnable made, Runnable leave) {
     super(10);
     this.desk = desk;
+    this.made = made;
+    this.back = Parts.quiet("new-stop-back", "back to the stop there is", leave);
     setId("new-stop");
     getStyleClass().add("sheet");
     setMaxWidth(640);
@@ -55,7 +60,13 @@ final class NewStopPane extends VBox {
                     e -> effect = e)),
             row("safe ramp from maximum speed", seconds("new-ramp", ramp, s -> ramp = s)),
             row("torque goes after", seconds("new-delay", delay, s -> delay = s)),
-            Parts.primary("build-stop", "Build this stop", this::build));
+            Parts.row(8, Parts.primary("build-stop", "Build this stop", this::build), back));
+    offerWayBack(false);
+  }
+
+  void offerWayBack(boolean offered) {
+    back.setVisible(offered);
+    back.setManaged(offered);
   }
 
   private static javafx.scene.Node row(String words, javafx.scene.Node entry) {
@@ -81,6 +92,8 @@ final class NewStopPane extends VBox {
         "%s %s".formatted(axis.name(), trigger.label().toLowerCase(java.util.Locale.ROOT));
     StopRequest wanted =
         StopRequest.of(axis.id(), name, trigger, logic, effect).withTimes(delay, ramp);
-    desk.apply(StopEdits.build(desk.session().sheets(), wanted));
+    if (desk.apply(StopEdits.build(desk.session().sheets(), wanted))) {
+      made.run();
+    }
   }
 }

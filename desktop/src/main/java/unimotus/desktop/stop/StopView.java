@@ -20,6 +20,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.StopFunction;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.core.stops.BrakingEnergy;
@@ -51,10 +52,18 @@ public final class StopView implements View {
   }
 
   /** What came of breaking one design; kept as long as the axis stays the same. */
-  private record Broken(AxisAssembly axis, FaultRun run, Optional<List<StopEvent>> resumption) {}
+  private record Broken(Subject of, FaultRun run, Optional<List<StopEvent>> resumption) {}
+
+  /** A stop as it was on an axis as it was. */
+  private record Subject(AxisAssembly axis, StopFunction stop) {
+    static Subject of(Shown shown) {
+      return new Subject(shown.axis(), shown.stop());
+    }
+  }
 
   private final Desk desk;
   private final Label title = Parts.label("", "ink-title");
+  private final HBox stops = Parts.row(6);
   private final Label verdict = Parts.prose("", "ink-label");
   private final ChainPane chain;
   private final SpeedTrace trace;
@@ -76,7 +85,9 @@ public final class StopView implements View {
   private Side shownSide = Side.FAULTS;
   private AtomicBoolean cancelled = new AtomicBoolean();
   private @Nullable Broken broken;
-  private @Nullable AxisAssembly compared;
+  private @Nullable Subject compared;
+  private @Nullable String chosen;
+  private @Nullable String another;
 
   /** The station for a desk. */
   public StopView(Desk desk) {
@@ -85,7 +96,7 @@ public final class StopView implements View {
     trace = new SpeedTrace(desk);
     fields = new DesignFields(desk);
     findings = new FindingList(desk);
-    newStop = new NewStopPane(desk);
+    newStop = new NewStopPane(desk, this::made, () -> make(null));
     figures = new FiguresPane(desk);
     proof = new RecordPane(desk);
     matrix =
@@ -124,7 +135,7 @@ public final class StopView implements View {
     left.setPadding(new Insets(0, 8, 0, 0));
     left.getChildren()
         .addAll(
-            title,
+            stops,
             chain,
             trace.node(),
             verdict,
@@ -149,17 +160,63 @@ public final class StopView implements View {
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
     boolean hasStop = axis != null && !axis.stops().isEmpty();
-    page.getChildren().set(1, hasStop ? middle : axis == null ? nothing(review) : newStop);
-    if (!hasStop) {
+    boolean making = hasStop && axis.axis().id().equals(another);
+    newStop.offerWayBack(making);
+    page.getChildren()
+        .set(1, axis == null ? nothing(review) : hasStop && !making ? middle : newStop);
+    if (!hasStop || making) {
       return;
     }
     findings.show(
         review.findings().stream()
             .filter(f -> WorkStep.of(f.rule()) == WorkStep.MAKE_SAFE)
             .toList());
+    StopFunction stop = chosen(axis);
+    choice(axis, stop);
     Broken known = broken;
-    FaultRun run = known != null && known.axis().equals(axis) ? known.run() : null;
-    shown(axis, run).ifPresent(this::show);
+    boolean fresh = known != null && known.of().equals(new Subject(axis, stop));
+    show(shown(axis, stop, fresh ? known.run() : null));
+  }
+
+  /** The stop that was chosen last, while the axis has it; else its first one. */
+  private StopFunction chosen(AxisAssembly axis) {
+    return axis.stops().stream()
+        .filter(s -> s.id().equals(chosen))
+        .findFirst()
+        .orElse(axis.stops().get(0));
+  }
+
+  private void choice(AxisAssembly axis, StopFunction stop) {
+    stops.getChildren().setAll(title);
+    for (StopFunction other : axis.stops()) {
+      if (axis.stops().size() > 1) {
+        Button tab = Parts.action("stop-" + other.id(), other.name(), () -> choose(other.id()));
+        tab.getStyleClass().add("tab");
+        mark(tab, other.equals(stop));
+        stops.getChildren().add(tab);
+      }
+    }
+    stops
+        .getChildren()
+        .add(Parts.quiet("another-stop", "another stop", () -> make(axis.axis().id())));
+  }
+
+  private void choose(String stop) {
+    chosen = stop;
+    refresh();
+  }
+
+  private void make(@Nullable String axis) {
+    another = axis;
+    refresh();
+  }
+
+  /** Shows the stop that was built last. */
+  private void made() {
+    desk.review()
+        .map(AxisReview::assembly)
+        .ifPresent(axis -> chosen = axis.stops().get(axis.stops().size() - 1).id());
+    make(null);
   }
 
   private static Node nothing(@Nullable AxisReview review) {
@@ -167,17 +224,12 @@ public final class StopView implements View {
         review == null ? "Choose an axis." : review.findings().get(0).seen(), "ink-label");
   }
 
-  private static Optional<Shown> shown(AxisAssembly axis, @Nullable FaultRun run) {
-    return axis.stops().stream()
-        .findFirst()
-        .map(
-            stop -> {
-              try {
-                return new Shown(axis, stop, StopCircuit.of(axis, stop), run);
-              } catch (IllegalArgumentException unjoined) {
-                return new Shown(axis, stop, null, null);
-              }
-            });
+  private static Shown shown(AxisAssembly axis, StopFunction stop, @Nullable FaultRun run) {
+    try {
+      return new Shown(axis, stop, StopCircuit.of(axis, stop), run);
+    } catch (IllegalArgumentException unjoined) {
+      return new Shown(axis, stop, null, null);
+    }
   }
 
   private void show(Shown shown) {
@@ -255,7 +307,7 @@ public final class StopView implements View {
       return List.of(proof);
     }
     if (shownSide == Side.DESIGNS) {
-      boolean fresh = shown.axis().equals(compared);
+      boolean fresh = Subject.of(shown).equals(compared);
       return fresh
           ? List.of(designs)
           : List.of(
@@ -315,7 +367,7 @@ public final class StopView implements View {
           @Override
           protected Broken call() {
             FaultRun run = FaultRun.of(circuit, StopView.this::tell, stop::get);
-            return new Broken(shown.axis(), run, Resumption.shortest(circuit));
+            return new Broken(Subject.of(shown), run, Resumption.shortest(circuit));
           }
         },
         found -> broken = found);
@@ -339,7 +391,7 @@ public final class StopView implements View {
         },
         found -> {
           designs.show(found);
-          compared = shown.axis();
+          compared = Subject.of(shown);
         });
   }
 
