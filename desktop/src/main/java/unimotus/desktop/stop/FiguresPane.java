@@ -1,5 +1,7 @@
 package unimotus.desktop.stop;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import javafx.scene.layout.VBox;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.StopFunction;
@@ -53,7 +55,7 @@ final class FiguresPane extends VBox {
     String rate =
         figures
             .dangerousPerHour()
-            .map(r -> desk.units().format().text(r, MeasureUnit.PER_HOUR))
+            .map(r -> desk.units().format().text(threeDigits(r), MeasureUnit.PER_HOUR))
             .orElse("–");
     return Parts.column(
         0,
@@ -62,6 +64,10 @@ final class FiguresPane extends VBox {
             "calculated %s dangerous failures; the risk graph asks for PL %s"
                 .formatted(rate, figures.required().letter()),
             figures.reachesRequired() ? "ink-label" : "ink-attention"));
+  }
+
+  private static double threeDigits(double value) {
+    return new BigDecimal(value).round(new MathContext(3)).doubleValue();
   }
 
   private static VBox part(SafetyPart part) {

@@ -170,7 +170,7 @@ final class UseFields {
             v -> desk.apply(StopEdits.use(stop, name, change.apply(v))),
             desk::refuse);
     field.setId(id(name));
-    field.setPrefColumnCount(5);
+    field.setPrefColumnCount(Math.max(5, desk.units().text(value, unit).length()));
     field.show(value);
     return Parts.row(5, Parts.label(name, "ink-label"), field);
   }
