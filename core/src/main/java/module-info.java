@@ -19,11 +19,13 @@ module unimotus.core {
   exports unimotus.core.detective;
   exports unimotus.core.discrete;
   exports unimotus.core.finding;
+  exports unimotus.core.identity;
   exports unimotus.core.link;
   exports unimotus.core.machine;
   exports unimotus.core.motion;
   exports unimotus.core.motor;
   exports unimotus.core.path;
+  exports unimotus.core.power;
   exports unimotus.core.proof;
   exports unimotus.core.quantity;
   exports unimotus.core.review;

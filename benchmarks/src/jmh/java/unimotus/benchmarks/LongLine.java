@@ -63,6 +63,7 @@ final class LongLine {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

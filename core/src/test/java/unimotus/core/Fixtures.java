@@ -149,7 +149,11 @@ public final class Fixtures {
             selector("jumper", SelectorRole.STO_JUMPER, null, List.of("fitted", "removed"))),
         12,
         new DriveRatings(4000, 9.5, 400, 1.5, 60),
-        settings);
+        settings,
+        null,
+        null,
+        null,
+        null);
   }
 
   public static SheetCatalogue sheets() {
@@ -239,6 +243,7 @@ public final class Fixtures {
         List.of(motor),
         List.of(axis),
         wires,
+        List.of(),
         List.of(),
         List.of(),
         List.of(),

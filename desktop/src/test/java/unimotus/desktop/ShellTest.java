@@ -119,7 +119,7 @@ class ShellTest extends WindowTest {
     Files.writeString(
         answers.file,
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 3", "\"version\": 8"));
+            .replace("\"version\": 4", "\"version\": 8"));
     push(KeyCode.CONTROL, KeyCode.O);
     settle();
     assertThat(text(this, "#saved-state")).isEqualTo("reading only");

@@ -215,7 +215,7 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 3", "\"version\": " + version)).getMessage())
+    assertThat(fault(SAMPLE.replace("\"version\": 4", "\"version\": " + version)).getMessage())
         .contains("version");
   }
 
@@ -232,7 +232,7 @@ class ProjectFileTest {
     assertThat(loaded.project().wires())
         .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
     assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
-        .contains("\"version\": 3");
+        .contains("\"version\": 4");
   }
 
   @Test
@@ -250,10 +250,22 @@ class ProjectFileTest {
   }
 
   @Test
+  void aFileOfTheThirdVersionOpensWithoutRecords() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-3.unimotus.json")
+            .readAllBytes();
+    ProjectFile.Loaded loaded = ProjectFile.read("version-3", bytes);
+    assertThat(loaded.readOnly()).isFalse();
+    assertThat(loaded.project().records()).isEmpty();
+    assertThat(loaded.project().stops()).hasSize(1);
+  }
+
+  @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 3", "\"version\": 7")
+            .replace("\"version\": 4", "\"version\": 7")
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -263,8 +275,8 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 3", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 3");
+        SAMPLE.replace("\"version\": 4", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 4");
   }
 
   @Test

@@ -4,10 +4,15 @@ import java.util.List;
 import java.util.Map;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Borrowing;
+import unimotus.core.machine.CableLaying;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
+import unimotus.core.machine.DrivePlate;
+import unimotus.core.machine.DriveRecord;
+import unimotus.core.machine.Feed;
 import unimotus.core.machine.Intent;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
@@ -19,12 +24,14 @@ import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.SafetyNote;
 import unimotus.core.machine.Shield;
+import unimotus.core.machine.Snapshot;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Tuning;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.Plate;
@@ -153,6 +160,34 @@ final class Samples {
                     14,
                     500,
                     6))),
+        List.of(
+            new DriveRecord(
+                "drive",
+                new DrivePlate("-N", "2.14", List.of("keypad for the door"), true),
+                new Feed(230, 3, CableLaying.TRAY, 12, 30, false),
+                Map.of("L21", "the pump may turn faster"),
+                List.of(
+                    new Snapshot(
+                        Snapshot.Kind.AS_FOUND,
+                        "2026-01-02T03:04:05Z",
+                        "me",
+                        "found.csv",
+                        Map.of(
+                            "L21",
+                            new SettingValue.Number(50),
+                            "C40",
+                            new SettingValue.Choice("keypad")))),
+                List.of(
+                    new Borrowing(
+                        "jog on the bench",
+                        "me",
+                        "2026-01-02T03:04:05Z",
+                        Map.of("C40", new SettingValue.Choice("terminals")),
+                        Map.of("C40", new SettingValue.Choice("keypad")),
+                        null,
+                        null)),
+                new Tuning(
+                    "me", "2026-01-02T03:04:05Z", Map.of("M12", new SettingValue.Number(8.05))))),
         List.of(
             new SafetyNote(
                 "a",

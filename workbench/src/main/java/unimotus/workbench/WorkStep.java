@@ -27,7 +27,17 @@ public enum WorkStep {
   /** The station where a finding of this rule is mended. */
   public static WorkStep of(Rule rule) {
     return switch (rule) {
-      case AXIS_INCOMPLETE, UNKNOWN_SHEET, PLATE_PLAUSIBLE, DRIVE_CURRENT -> IDENTIFY;
+      case AXIS_INCOMPLETE,
+          UNKNOWN_SHEET,
+          PLATE_PLAUSIBLE,
+          DRIVE_CURRENT,
+          FIRMWARE,
+          VARIANT,
+          DAMAGED,
+          EFFICIENCY_CLASS,
+          PLATE_CURRENT,
+          POWER_SIDE ->
+          IDENTIFY;
       case UNKNOWN_TERMINAL,
           REFERENCE_UNWIRED,
           SOURCE_SINK,
@@ -76,6 +86,9 @@ public enum WorkStep {
           COMMAND_SOURCE,
           REFERENCE_SOURCE,
           SETTING_RANGE,
+          BORROWED,
+          TUNING_STALE,
+          LEFT_OTHERWISE,
           SIGNAL_LOSS,
           MINIMUM_FLOOR,
           CLAMPED_MAXIMUM ->

@@ -193,7 +193,8 @@ final class Mends {
                 a.wires(),
                 a.intents(),
                 a.probes(),
-                a.stops()));
+                a.stops(),
+                a.record()));
   }
 
   private static ControllerSheet tight(ControllerSheet sheet) {
@@ -223,24 +224,19 @@ final class Mends {
                 a.wires(),
                 a.intents(),
                 a.probes(),
-                a.stops()));
+                a.stops(),
+                a.record()));
   }
 
   private static DriveSheet strong(DriveSheet sheet) {
-    return new DriveSheet(
-        sheet.id(),
-        sheet.name(),
+    return sheet.withTerminals(
         sheet.terminals().stream()
             .map(
                 t ->
                     t.role() == TerminalRole.SUPPLY_24V
                         ? with(t, Figure.LIMIT_AMPERES, UNLIMITED_AMPERES)
                         : t)
-            .toList(),
-        sheet.selectors(),
-        sheet.converterBits(),
-        sheet.ratings(),
-        sheet.settings());
+            .toList());
   }
 
   private static Terminal with(Terminal terminal, Figure figure, double value) {

@@ -22,6 +22,7 @@ import unimotus.core.sheet.SheetCatalogue;
  * @param intents when its binary inputs are meant to read on
  * @param probes measurements to be made on its wires
  * @param stops its stop functions
+ * @param record what is known of its drive besides the design
  */
 public record AxisAssembly(
     Axis axis,
@@ -34,7 +35,8 @@ public record AxisAssembly(
     List<Wire> wires,
     List<Intent> intents,
     List<Probe> probes,
-    List<StopFunction> stops) {
+    List<StopFunction> stops,
+    DriveRecord record) {
 
   /** Takes copies of the lists. */
   public AxisAssembly {
@@ -81,7 +83,8 @@ public record AxisAssembly(
             own.wires(),
             project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList(),
             project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList(),
-            project.stopsOf(axis.id())));
+            project.stopsOf(axis.id()),
+            project.record(drive.get().id())));
   }
 
   /** This assembly with the drive in another state of its settings and switches. */
@@ -97,7 +100,8 @@ public record AxisAssembly(
         wires,
         intents,
         probes,
-        stops);
+        stops,
+        record);
   }
 
   /** This assembly with these wires instead. */
@@ -113,7 +117,8 @@ public record AxisAssembly(
         next,
         intents,
         probes,
-        stops);
+        stops,
+        record);
   }
 
   /** What is not there yet, in words; empty where the axis is complete. */

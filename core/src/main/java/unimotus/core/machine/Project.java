@@ -21,6 +21,7 @@ import java.util.stream.Stream;
  * @param intents when the wired binary inputs are meant to read on
  * @param probes measurements to be made on the wires
  * @param stops the stop functions
+ * @param records what is known of each drive besides its design
  * @param notes what has to stay on record about safety, in the order it was written
  * @param readings the evidence, in the order it was taken
  */
@@ -35,6 +36,7 @@ public record Project(
     List<Intent> intents,
     List<Probe> probes,
     List<StopFunction> stops,
+    List<DriveRecord> records,
     List<SafetyNote> notes,
     List<Reading> readings) {
 
@@ -49,6 +51,7 @@ public record Project(
     intents = List.copyOf(intents);
     probes = List.copyOf(probes);
     stops = List.copyOf(stops);
+    records = List.copyOf(records);
     notes = List.copyOf(notes);
     readings = List.copyOf(readings);
     unique("device", devices(controllers, drives, parts).map(Device::id));
@@ -56,13 +59,14 @@ public record Project(
     unique("axis", axes.stream().map(Axis::id));
     unique("wire", wires.stream().map(Wire::id));
     unique("stop", stops.stream().map(StopFunction::id));
+    unique("record of drive", records.stream().map(DriveRecord::drive));
   }
 
   /** A project with nothing in it yet. */
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of(), List.of(), List.of());
+        List.of(), List.of(), List.of(), List.of(), List.of());
   }
 
   private static Stream<Device> devices(
@@ -105,6 +109,29 @@ public record Project(
     return find(drives, Drive::id, id);
   }
 
+  /** What is known of a drive besides its design; a blank record where nothing is. */
+  public DriveRecord record(String driveId) {
+    return find(records, DriveRecord::drive, driveId).orElseGet(() -> DriveRecord.blank(driveId));
+  }
+
+  /** This project with {@code record} in the place of the one of its drive, or added. */
+  public Project with(DriveRecord record) {
+    return new Project(
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        stops,
+        put(records, DriveRecord::drive, record),
+        notes,
+        readings);
+  }
+
   /** The motor with this id; empty where there is none. */
   public Optional<Motor> motor(String id) {
     return find(motors, Motor::id, id);
@@ -123,6 +150,7 @@ public record Project(
         intents,
         probes,
         stops,
+        records,
         notes,
         readings);
   }
@@ -140,6 +168,7 @@ public record Project(
         intents,
         probes,
         stops,
+        records,
         notes,
         readings);
   }
@@ -161,6 +190,7 @@ public record Project(
         intents,
         probes,
         stops,
+        records,
         notes,
         readings);
   }
@@ -178,6 +208,7 @@ public record Project(
         intents,
         probes,
         stops,
+        records,
         notes,
         readings);
   }
@@ -200,6 +231,7 @@ public record Project(
         intents,
         probes,
         stops,
+        records,
         notes,
         readings);
   }
@@ -217,6 +249,7 @@ public record Project(
         next,
         probes,
         stops,
+        records,
         notes,
         readings);
   }
@@ -234,6 +267,7 @@ public record Project(
         intents,
         next,
         stops,
+        records,
         notes,
         readings);
   }
@@ -251,6 +285,7 @@ public record Project(
         intents,
         probes,
         next,
+        records,
         notes,
         readings);
   }
@@ -287,6 +322,7 @@ public record Project(
         intents,
         probes,
         stops,
+        records,
         next,
         readings);
   }
@@ -294,7 +330,19 @@ public record Project(
   /** This project with these readings instead. */
   public Project withReadings(List<Reading> next) {
     return new Project(
-        name, controllers, drives, parts, motors, axes, wires, intents, probes, stops, notes, next);
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        stops,
+        records,
+        notes,
+        next);
   }
 
   /** This project with one more reading. */
@@ -323,6 +371,7 @@ public record Project(
         keptIntents,
         probes,
         stops.stream().filter(f -> !f.parts().contains(partId)).toList(),
+        records,
         notes,
         readings);
   }
@@ -352,6 +401,9 @@ public record Project(
         keptIntents,
         probes.stream().filter(p -> !p.axis().equals(axisId)).toList(),
         stops.stream().filter(f -> !f.axis().equals(axisId)).toList(),
+        records.stream()
+            .filter(r -> goneDrives.stream().noneMatch(g -> g.id().equals(r.drive())))
+            .toList(),
         notes.stream().filter(n -> !n.axis().equals(axisId)).toList(),
         keptReadings);
   }

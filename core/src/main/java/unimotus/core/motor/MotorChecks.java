@@ -33,6 +33,7 @@ public final class MotorChecks {
     List<Finding> found = new ArrayList<>();
     Plate plate = axis.motor().plate();
     checkPlate(axis, plate, found);
+    PlateDoubts.check(axis, plate, found);
     checkDriveCurrent(axis, plate, found);
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     checkPoles(axis, plate, settings, found);

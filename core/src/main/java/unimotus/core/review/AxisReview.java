@@ -8,6 +8,7 @@ import unimotus.core.discrete.DiscreteChecks;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
+import unimotus.core.identity.IdentityChecks;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.MotionChecks;
@@ -16,6 +17,8 @@ import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
+import unimotus.core.power.PowerChecks;
+import unimotus.core.settings.RecordChecks;
 import unimotus.core.settings.SettingChecks;
 import unimotus.core.stops.StopChecks;
 
@@ -46,6 +49,9 @@ public record AxisReview(
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
+    found.addAll(RecordChecks.check(assembly));
+    found.addAll(IdentityChecks.check(assembly));
+    found.addAll(PowerChecks.check(assembly));
     found.addAll(StopChecks.check(assembly));
     return new AxisReview(assembly.axis(), assembly, path, found);
   }

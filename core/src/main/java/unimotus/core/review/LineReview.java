@@ -86,7 +86,8 @@ public final class LineReview {
         && a.wires().equals(b.wires())
         && a.intents().equals(b.intents())
         && a.probes().equals(b.probes())
-        && a.stops().equals(b.stops());
+        && a.stops().equals(b.stops())
+        && a.record().equals(b.record());
   }
 
   /** One review an axis, in the line's order. */

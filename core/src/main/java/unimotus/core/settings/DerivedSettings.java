@@ -1,12 +1,16 @@
 package unimotus.core.settings;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import unimotus.core.analog.SignalRange;
+import unimotus.core.derivation.Derivation;
+import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
+import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.NumberSetting;
@@ -18,12 +22,18 @@ import unimotus.core.sheet.SettingValue;
 
 /**
  * The settings that follow from what is known of an axis: the plate's numbers, the command over
- * terminals, the reference's input, range and span. Ramps, limits of the process and everything
- * else stay the engineer's.
+ * terminals, the reference's input, range and span, ramps the load allows, and the macro that
+ * leaves least to enter. Limits of the process and everything else stay the engineer's.
  */
 public final class DerivedSettings {
+  private static final String PLATE = "motor plate";
+  private static final String PRACTICE = "common practice";
+
+  /** A plate nearer to 60 than to 50 Hz is one for 60 Hz. */
+  private static final double BETWEEN_BASES_HERTZ = 55;
+
   private final AxisAssembly axis;
-  private final Map<String, SettingValue> derived = new LinkedHashMap<>();
+  private final Map<String, DerivedSetting> derived = new LinkedHashMap<>();
 
   private DerivedSettings(AxisAssembly axis) {
     this.axis = axis;
@@ -34,34 +44,102 @@ public final class DerivedSettings {
    * left out.
    */
   public static Map<String, SettingValue> of(AxisAssembly axis) {
+    Map<String, SettingValue> values = new LinkedHashMap<>();
+    withReasons(axis).forEach(d -> values.put(d.setting().code(), d.value()));
+    return values;
+  }
+
+  /** The same with the sum and the reason of each. */
+  public static List<DerivedSetting> withReasons(AxisAssembly axis) {
     DerivedSettings settings = new DerivedSettings(axis);
     settings.plate();
+    settings.limits();
+    settings.ramps();
     settings.commands();
     settings.reference();
     settings.answer();
-    return settings.derived;
+    settings.macro();
+    return List.copyOf(settings.derived.values());
   }
 
   private void plate() {
     Plate plate = axis.motor().plate();
-    number(SettingRole.MOTOR_POWER, plate.powerWatts(), MeasureUnit.WATT_UNIT);
-    number(SettingRole.MOTOR_VOLTAGE, plate.voltageVolts(), MeasureUnit.VOLT_UNIT);
-    number(SettingRole.MOTOR_CURRENT, plate.currentAmperes(), MeasureUnit.AMPERE_UNIT);
-    number(SettingRole.MOTOR_FREQUENCY, plate.frequencyHertz(), MeasureUnit.HERTZ_UNIT);
-    number(SettingRole.MOTOR_SPEED, plate.speedRpm(), MeasureUnit.RPM);
-    number(SettingRole.OVERLOAD_CURRENT, plate.currentAmperes(), MeasureUnit.AMPERE_UNIT);
-    if (plate.speedRpm()
-        < unimotus.core.motor.MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)) {
+    copied(SettingRole.MOTOR_POWER, "power", plate.powerWatts(), MeasureUnit.WATT_UNIT);
+    copied(SettingRole.MOTOR_VOLTAGE, "voltage", plate.voltageVolts(), MeasureUnit.VOLT_UNIT);
+    copied(SettingRole.MOTOR_CURRENT, "current", plate.currentAmperes(), MeasureUnit.AMPERE_UNIT);
+    copied(
+        SettingRole.MOTOR_FREQUENCY, "frequency", plate.frequencyHertz(), MeasureUnit.HERTZ_UNIT);
+    copied(SettingRole.MOTOR_SPEED, "speed", plate.speedRpm(), MeasureUnit.RPM);
+    if (plate.speedRpm() < MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)) {
+      int poles = MotorFormulas.poles(plate);
       number(
-          SettingRole.MOTOR_POLES, unimotus.core.motor.MotorFormulas.poles(plate), MeasureUnit.ONE);
+          axis.driveSheet().setting(SettingRole.MOTOR_POLES),
+          "The speed on the plate tells the pole count.",
+          new Step(
+              "poles",
+              "least n_s = 120·f/p not below the plate speed",
+              "",
+              poles,
+              MeasureUnit.ONE,
+              "IEC 60034-1"));
     }
+    choice(
+        axis.driveSheet().setting(SettingRole.BASE_FREQUENCY),
+        plate.frequencyHertz() > BETWEEN_BASES_HERTZ && plate.frequencyHertz() < 65 ? "60" : "50",
+        "The plate's frequency; entered early, because it rewrites others.");
+  }
+
+  private void copied(SettingRole role, String what, double value, MeasureUnit unit) {
+    number(
+        axis.driveSheet().setting(role),
+        "The drive's motor model, limits and displays are built on the plate.",
+        new Step(what, "", "", value, unit, PLATE));
+  }
+
+  private void limits() {
+    Plate plate = axis.motor().plate();
+    number(
+        axis.driveSheet().setting(SettingRole.OVERLOAD_CURRENT),
+        "The electronic overload stands at the plate current, exactly.",
+        new Step(
+            "overload", "I_plate", "", plate.currentAmperes(), MeasureUnit.AMPERE_UNIT, PRACTICE));
+    number(
+        axis.driveSheet().setting(SettingRole.MAXIMUM_FREQUENCY),
+        "The program means this frequency by 100 %.",
+        new Step(
+            "maximum",
+            "",
+            "",
+            axis.axis().reference().frequencyAtFullHertz(),
+            MeasureUnit.HERTZ_UNIT,
+            "reference of the axis"));
+    boolean quadratic = axis.axis().load().quadraticNewtonMetresPerRpm2() > 0;
+    choice(
+        axis.driveSheet().setting(SettingRole.TORQUE_CURVE),
+        quadratic ? "quadratic" : "constant",
+        quadratic
+            ? "The load's torque grows with the square of the speed."
+            : "The load asks for torque at any speed.");
+  }
+
+  private void ramps() {
+    new DerivedRamps(axis)
+        .ramps()
+        .forEach(
+            (role, ramp) -> number(axis.driveSheet().setting(role), ramp.reason(), ramp.sum()));
   }
 
   private void commands() {
-    choice(axis.driveSheet().setting(SettingRole.COMMAND_SOURCE), "terminals");
+    choice(
+        axis.driveSheet().setting(SettingRole.COMMAND_SOURCE),
+        "terminals",
+        "Run and stop come over wires.");
     String input = axis.axis().reference().input();
     if (input != null) {
-      choice(axis.driveSheet().setting(SettingRole.REFERENCE_SOURCE), input);
+      choice(
+          axis.driveSheet().setting(SettingRole.REFERENCE_SOURCE),
+          input,
+          "The reference is wired to " + input + ".");
     }
   }
 
@@ -69,40 +147,59 @@ public final class DerivedSettings {
     Reference reference = axis.axis().reference();
     String input = reference.input();
     String output = reference.output();
-    number(
-        axis.driveSheet().setting(SettingRole.MAXIMUM_FREQUENCY),
-        reference.frequencyAtFullHertz(),
-        MeasureUnit.HERTZ_UNIT);
     if (input == null) {
       return;
     }
     if (output != null) {
       String range = channelRange(output);
-      choice(axis.driveSheet().setting(SettingRole.ANALOG_RANGE, input), range);
+      choice(
+          axis.driveSheet().setting(SettingRole.ANALOG_RANGE, input),
+          range,
+          "%s of the controller sends %s.".formatted(output, range));
       if (SignalRange.ofLabel(range).map(SignalRange::hasLiveZero).orElse(false)) {
-        choice(axis.driveSheet().setting(SettingRole.LOSS_ACTION, input), "fault");
+        choice(
+            axis.driveSheet().setting(SettingRole.LOSS_ACTION, input),
+            "fault",
+            "A live zero that is lost is a broken wire.");
       }
     }
+    spanEnd(SettingRole.FREQUENCY_AT_LOW, input, reference.frequencyAtZeroHertz(), "0 %");
+    spanEnd(SettingRole.FREQUENCY_AT_HIGH, input, reference.frequencyAtFullHertz(), "100 %");
+  }
+
+  private void spanEnd(SettingRole role, String input, double hertz, String end) {
     number(
-        axis.driveSheet().setting(SettingRole.FREQUENCY_AT_LOW, input),
-        reference.frequencyAtZeroHertz(),
-        MeasureUnit.HERTZ_UNIT);
-    number(
-        axis.driveSheet().setting(SettingRole.FREQUENCY_AT_HIGH, input),
-        reference.frequencyAtFullHertz(),
-        MeasureUnit.HERTZ_UNIT);
+        axis.driveSheet().setting(role, input),
+        "The same at both ends: the program means this by %s.".formatted(end),
+        new Step("at " + end, "", "", hertz, MeasureUnit.HERTZ_UNIT, "reference of the axis"));
   }
 
   private void answer() {
     String output = axis.axis().answer().output();
     String input = axis.axis().answer().input();
     if (output != null && input != null) {
-      choice(axis.driveSheet().setting(SettingRole.ANSWER_RANGE, output), channelRange(input));
+      choice(
+          axis.driveSheet().setting(SettingRole.ANSWER_RANGE, output),
+          channelRange(input),
+          "%s of the controller reads %s.".formatted(input, channelRange(input)));
       number(
           axis.driveSheet().setting(SettingRole.ANSWER_FULL_SCALE, output),
-          axis.axis().reference().frequencyAtFullHertz(),
-          MeasureUnit.HERTZ_UNIT);
+          "The same at both ends: the program reads this as 100 %.",
+          new Step(
+              "full scale",
+              "",
+              "",
+              axis.axis().reference().frequencyAtFullHertz(),
+              MeasureUnit.HERTZ_UNIT,
+              "reference of the axis"));
     }
+  }
+
+  private void macro() {
+    Map<String, SettingValue> meant = new LinkedHashMap<>(axis.drive().settings());
+    derived.forEach((code, d) -> meant.put(code, d.value()));
+    MacroChoice.of(axis.driveSheet(), meant)
+        .ifPresent(best -> choice(Optional.of(best.macro()), best.value(), best.reason()));
   }
 
   private String channelRange(String point) {
@@ -114,25 +211,27 @@ public final class DerivedSettings {
         SignalRange.V_0_10.label());
   }
 
-  private void number(SettingRole role, double value, MeasureUnit unit) {
-    number(axis.driveSheet().setting(role), value, unit);
+  private void number(Optional<SettingDefinition> setting, String reason, Step last) {
+    number(setting, reason, Derivation.of(last));
   }
 
-  private void number(Optional<SettingDefinition> setting, double value, MeasureUnit unit) {
+  private void number(Optional<SettingDefinition> setting, String reason, Derivation sum) {
     if (setting.isPresent() && setting.get() instanceof NumberSetting number) {
-      put(number, new SettingValue.Number(unit.convert(value, number.unit())));
+      Step last = sum.steps().get(sum.steps().size() - 1);
+      double value = last.unit().convert(last.value(), number.unit());
+      put(new DerivedSetting(number, new SettingValue.Number(value), reason, sum));
     }
   }
 
-  private void choice(Optional<SettingDefinition> setting, String value) {
+  private void choice(Optional<SettingDefinition> setting, String value, String reason) {
     if (setting.isPresent() && setting.get() instanceof ChoiceSetting choice) {
-      put(choice, new SettingValue.Choice(value));
+      put(new DerivedSetting(choice, new SettingValue.Choice(value), reason, Derivation.NONE));
     }
   }
 
-  private void put(SettingDefinition setting, SettingValue value) {
-    if (setting.takes(value)) {
-      derived.put(setting.code(), value);
+  private void put(DerivedSetting next) {
+    if (next.setting().takes(next.value())) {
+      derived.put(next.setting().code(), next);
     }
   }
 }

@@ -2,6 +2,7 @@ package unimotus.core.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A class of motor drive.
@@ -13,6 +14,10 @@ import java.util.Optional;
  * @param converterBits resolution of the analog inputs, 8 to 24 bit
  * @param ratings power, current and overload
  * @param settings the drive's settings in menu order
+ * @param menu how one walks through them
+ * @param rules what else the drive does with them
+ * @param power what it asks of supply, cables and place; null where the sheet is silent
+ * @param identity what tells one drive of the class from another; null where the sheet is silent
  */
 public record DriveSheet(
     String id,
@@ -21,14 +26,20 @@ public record DriveSheet(
     List<Selector> selectors,
     int converterBits,
     DriveRatings ratings,
-    List<SettingDefinition> settings)
+    List<SettingDefinition> settings,
+    @Nullable Menu menu,
+    @Nullable List<SettingRule> rules,
+    @Nullable PowerData power,
+    @Nullable DriveIdentity identity)
     implements DeviceSheet {
 
-  /** Copies the lists and checks the converter. */
+  /** Copies the lists, checks the converter; a menu or rules not given are plain or none. */
   public DriveSheet {
     terminals = List.copyOf(terminals);
     selectors = List.copyOf(selectors);
     settings = List.copyOf(settings);
+    menu = menu == null ? Menu.LIST : menu;
+    rules = rules == null ? List.of() : List.copyOf(rules);
     Bits.check(id, converterBits);
   }
 
@@ -51,21 +62,56 @@ public record DriveSheet(
 
   @Override
   public DriveSheet withIdentity(String nextId, String nextName) {
-    return new DriveSheet(nextId, nextName, terminals, selectors, converterBits, ratings, settings);
+    return new DriveSheet(
+        nextId,
+        nextName,
+        terminals,
+        selectors,
+        converterBits,
+        ratings,
+        settings,
+        menu,
+        rules,
+        power,
+        identity);
   }
 
   @Override
   public DriveSheet withTerminals(List<Terminal> next) {
-    return new DriveSheet(id, name, next, selectors, converterBits, ratings, settings);
+    return new DriveSheet(
+        id, name, next, selectors, converterBits, ratings, settings, menu, rules, power, identity);
   }
 
   @Override
   public DriveSheet withSelectors(List<Selector> next) {
-    return new DriveSheet(id, name, terminals, next, converterBits, ratings, settings);
+    return new DriveSheet(
+        id, name, terminals, next, converterBits, ratings, settings, menu, rules, power, identity);
+  }
+
+  /** The rules of one kind, in the order of the sheet. */
+  public <R extends SettingRule> List<R> rules(Class<R> kind) {
+    return rules.stream().filter(kind::isInstance).map(kind::cast).toList();
+  }
+
+  /** This sheet with these rules instead. */
+  public DriveSheet withRules(List<SettingRule> next) {
+    return new DriveSheet(
+        id,
+        name,
+        terminals,
+        selectors,
+        converterBits,
+        ratings,
+        settings,
+        menu,
+        next,
+        power,
+        identity);
   }
 
   /** This sheet with these settings instead. */
   public DriveSheet withSettings(List<SettingDefinition> next) {
-    return new DriveSheet(id, name, terminals, selectors, converterBits, ratings, next);
+    return new DriveSheet(
+        id, name, terminals, selectors, converterBits, ratings, next, menu, rules, power, identity);
   }
 }

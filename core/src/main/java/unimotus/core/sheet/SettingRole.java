@@ -64,5 +64,31 @@ public enum SettingRole {
   /** Of one analog output: the signal range. */
   ANSWER_RANGE,
   /** Of one analog output: the frequency shown as full scale. */
-  ANSWER_FULL_SCALE
+  ANSWER_FULL_SCALE,
+  /** The application the works' values are made for; entering it rewrites others. */
+  MACRO,
+  /** {@code 50} or {@code 60}; entering it rewrites others. */
+  BASE_FREQUENCY,
+  /** {@code none}, {@code all} or {@code keep-link}; falls back to {@code none} by itself. */
+  FACTORY_RESET,
+  /** {@code basic} or {@code extended}: what of the menu is open. */
+  ACCESS_LEVEL,
+  /** {@code not-done} or {@code done}: shown by the drive, not entered. */
+  AUTO_TUNE,
+  /** Volts of the d.c. link in service. */
+  LINK_VOLTAGE,
+  /** {@code quadratic} for pumps and fans, {@code constant} for everything else. */
+  TORQUE_CURVE,
+  /** Kilohertz of the inverter. */
+  CARRIER_FREQUENCY,
+  /** Number of the drive on the fieldbus. */
+  STATION_ADDRESS,
+  /** Bits a second on the fieldbus. */
+  BAUD_RATE,
+  /** {@code none}, {@code even} or {@code odd}. */
+  PARITY,
+  /** Seconds without a message until the drive acts. */
+  LINK_TIMEOUT,
+  /** {@code fault}, {@code hold} or {@code stop} after that time. */
+  LINK_LOSS_ACTION
 }

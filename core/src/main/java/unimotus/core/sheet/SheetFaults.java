@@ -26,7 +26,41 @@ public final class SheetFaults {
                 .formatted(selector.id(), selector.terminal()));
       }
     }
+    if (sheet instanceof DriveSheet drive) {
+      checkRules(drive, faults);
+    }
     return faults;
+  }
+
+  private static void checkRules(DriveSheet drive, List<String> faults) {
+    for (SettingRule rule : drive.rules()) {
+      rule.named().stream()
+          .filter(c -> drive.setting(c).isEmpty())
+          .forEach(
+              c ->
+                  faults.add(
+                      "a rule names setting %s, which the drive does not have".formatted(c)));
+      if (rule instanceof SettingRule.Rewrites r) {
+        r.sets().forEach((code, value) -> checkTaken(drive, r.code(), code, value, faults));
+      }
+    }
+    List<String> ring = SettingRings.first(drive);
+    if (!ring.isEmpty()) {
+      faults.add(
+          "settings rewrite or lock each other in a ring: %s".formatted(String.join(" → ", ring)));
+    }
+  }
+
+  private static void checkTaken(
+      DriveSheet drive, String by, String code, SettingValue value, List<String> faults) {
+    drive
+        .setting(code)
+        .filter(s -> !s.takes(value))
+        .ifPresent(
+            s ->
+                faults.add(
+                    "%s writes a value to %s that it does not take; it takes %s"
+                        .formatted(by, code, s.rangeText())));
   }
 
   private static void check(DeviceSheet sheet, Terminal terminal, List<String> faults) {

@@ -30,6 +30,7 @@ import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
 
 /** How core's types look in JSON; core itself knows nothing of it. */
@@ -41,6 +42,7 @@ final class CoreModule extends SimpleModule {
     setMixInAnnotation(Mechanics.class, MechanicsKinds.class);
     setMixInAnnotation(DeviceSheet.class, SheetKinds.class);
     setMixInAnnotation(SettingDefinition.class, SettingKinds.class);
+    setMixInAnnotation(SettingRule.class, RuleKinds.class);
     addSerializer(SettingValue.class, new SettingValueWriter());
     addDeserializer(SettingValue.class, new SettingValueReader());
     addSerializer(Enum.class, new KebabWriter());
@@ -75,6 +77,18 @@ final class CoreModule extends SimpleModule {
     @JsonSubTypes.Type(value = ChoiceSetting.class, name = "choice")
   })
   private interface SettingKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = SettingRule.Rewrites.class, name = "rewrites"),
+    @JsonSubTypes.Type(value = SettingRule.Resets.class, name = "resets"),
+    @JsonSubTypes.Type(value = SettingRule.Locked.class, name = "locked"),
+    @JsonSubTypes.Type(value = SettingRule.AtStandstill.class, name = "at-standstill"),
+    @JsonSubTypes.Type(value = SettingRule.Confirmed.class, name = "confirmed"),
+    @JsonSubTypes.Type(value = SettingRule.SpoilsTuning.class, name = "spoils-tuning"),
+    @JsonSubTypes.Type(value = SettingRule.OfTheLink.class, name = "of-the-link")
+  })
+  private interface RuleKinds {}
 
   /** A setting is a plain number or a plain word. */
   private static final class SettingValueWriter extends JsonSerializer<SettingValue> {

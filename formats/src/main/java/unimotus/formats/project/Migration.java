@@ -17,6 +17,9 @@ final class Migration {
     if (version < 3) {
       addStops(document);
     }
+    if (version < 4) {
+      document.putArray("records");
+    }
   }
 
   /** Version 3 knows stop functions and what has to stay on record about safety. */

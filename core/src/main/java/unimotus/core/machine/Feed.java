@@ -1,0 +1,58 @@
+package unimotus.core.machine;
+
+/**
+ * The power cables of a drive.
+ *
+ * @param mainsVolts mains voltage, line to line
+ * @param phases mains phases, 1 or 3
+ * @param method how the supply cable is laid
+ * @param supplyMetres length of the supply cable
+ * @param motorMetres length of the motor cable
+ * @param shieldedMotorCable whether the motor cable is shielded
+ */
+public record Feed(
+    double mainsVolts,
+    int phases,
+    CableLaying method,
+    double supplyMetres,
+    double motorMetres,
+    boolean shieldedMotorCable) {
+  /** Three phases of 400 V over ten metres in ducts, a shielded motor cable of ten metres. */
+  public static final Feed USUAL = new Feed(400, 3, CableLaying.DUCT, 10, 10, true);
+
+  /** Checks the numbers. */
+  public Feed {
+    if (!(mainsVolts > 0 && mainsVolts <= 1000)) {
+      throw new IllegalArgumentException(
+          "mains voltage must be over 0 to 1000 V, not %s".formatted(mainsVolts));
+    }
+    if (phases != 1 && phases != 3) {
+      throw new IllegalArgumentException("mains phases must be 1 or 3, not " + phases);
+    }
+    if (!(supplyMetres > 0 && supplyMetres <= 1000 && motorMetres > 0 && motorMetres <= 1000)) {
+      throw new IllegalArgumentException(
+          "cables must be over 0 to 1000 m long, not %s and %s m"
+              .formatted(supplyMetres, motorMetres));
+    }
+  }
+
+  /** This feed on another mains. */
+  public Feed withMains(double volts, int nextPhases) {
+    return new Feed(volts, nextPhases, method, supplyMetres, motorMetres, shieldedMotorCable);
+  }
+
+  /** This feed with its supply cable laid otherwise. */
+  public Feed withMethod(CableLaying next) {
+    return new Feed(mainsVolts, phases, next, supplyMetres, motorMetres, shieldedMotorCable);
+  }
+
+  /** This feed with cables of other lengths. */
+  public Feed withLengths(double supply, double motor) {
+    return new Feed(mainsVolts, phases, method, supply, motor, shieldedMotorCable);
+  }
+
+  /** This feed with a shielded motor cable, or a plain one. */
+  public Feed withShield(boolean shielded) {
+    return new Feed(mainsVolts, phases, method, supplyMetres, motorMetres, shielded);
+  }
+}

@@ -1,0 +1,94 @@
+package unimotus.core.motor;
+
+/**
+ * The plate of a permanent-magnet servo motor.
+ *
+ * @param stallNewtonMetres continuous torque at standstill
+ * @param stallAmperes continuous current at standstill, r.m.s. of a phase
+ * @param ratedRpm rated speed
+ * @param ratedNewtonMetres torque at rated speed
+ * @param torqueNewtonMetresPerAmpere torque constant, for r.m.s. amperes
+ * @param backVoltsPerThousandRpm r.m.s. voltage between two lines at 1000 rpm; 0 where not stated
+ * @param poles pole count
+ * @param encoderCounts counts of the feedback a turn
+ * @param brakeNewtonMetres torque of the holding brake; 0 for none
+ */
+public record ServoPlate(
+    double stallNewtonMetres,
+    double stallAmperes,
+    double ratedRpm,
+    double ratedNewtonMetres,
+    double torqueNewtonMetresPerAmpere,
+    double backVoltsPerThousandRpm,
+    int poles,
+    int encoderCounts,
+    double brakeNewtonMetres) {
+  private static final double THOUSAND_RPM = 1000 * 2 * Math.PI / 60;
+
+  /** Two statements of the same thing on a plate agree this far, or one is mistyped. */
+  private static final double AGREE = 0.10;
+
+  /** Checks the numbers. */
+  public ServoPlate {
+    if (!(stallNewtonMetres > 0
+        && stallAmperes > 0
+        && ratedRpm > 0
+        && ratedNewtonMetres > 0
+        && torqueNewtonMetresPerAmpere > 0)) {
+      throw new IllegalArgumentException(
+          "servo plate: torque, current, speed and torque constant must be over 0");
+    }
+    if (poles < 2 || poles % 2 != 0) {
+      throw new IllegalArgumentException("servo plate: poles must be even, not " + poles);
+    }
+    if (encoderCounts < 1 || brakeNewtonMetres < 0 || backVoltsPerThousandRpm < 0) {
+      throw new IllegalArgumentException(
+          "servo plate: counts must be 1 or more, brake and voltage not negative");
+    }
+  }
+
+  /** f = n·p/120 at rated speed, in hertz. */
+  public double ratedHertz() {
+    return ratedRpm * poles / 120;
+  }
+
+  /** Rated power T·ω in watts. */
+  public double ratedWatts() {
+    return MotorFormulas.powerWatts(ratedNewtonMetres, ratedRpm);
+  }
+
+  /**
+   * Torque constant that follows from the back voltage: all electrical power turns into torque, so
+   * √3·E·I = T·ω and k_T = √3·k_E with both r.m.s.
+   *
+   * @return newton metres an ampere; 0 where the plate states no back voltage
+   */
+  public double torqueConstantFromBackVolts() {
+    return Math.sqrt(3) * backVoltsPerThousandRpm / THOUSAND_RPM;
+  }
+
+  /** Whether torque constant and back voltage tell the same; true where only one is stated. */
+  public boolean constantsAgree() {
+    return backVoltsPerThousandRpm == 0
+        || agrees(torqueConstantFromBackVolts(), torqueNewtonMetresPerAmpere);
+  }
+
+  /** Whether stall torque is stall current times the torque constant. */
+  public boolean stallAgrees() {
+    return agrees(stallAmperes * torqueNewtonMetresPerAmpere, stallNewtonMetres);
+  }
+
+  private static boolean agrees(double a, double b) {
+    return Math.abs(a - b) <= AGREE * b;
+  }
+
+  /** Nominal d.c. link of a regulated infeed, 1.5 times the line (common practice). */
+  public static double regulatedLinkVolts(double lineVolts) {
+    return 1.5 * lineVolts;
+  }
+
+  /** D.c. link of a plain rectifier without load, √2 times the line. */
+  public static double rectifiedLinkVolts(double lineVolts) {
+    return Math.sqrt(2) * lineVolts;
+  }
+}

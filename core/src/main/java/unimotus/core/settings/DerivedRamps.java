@@ -1,0 +1,132 @@
+package unimotus.core.settings;
+
+import java.util.EnumMap;
+import java.util.Map;
+import unimotus.core.derivation.Derivation;
+import unimotus.core.derivation.Step;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.motion.RampFormulas;
+import unimotus.core.motion.ShaftLoad;
+import unimotus.core.motor.MotorFormulas;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingRole;
+
+/**
+ * The shortest ramps the current limit allows, and the current limit itself. A ramp that is long
+ * enough as it stands is left alone.
+ */
+final class DerivedRamps {
+  /** A ramp with this much more time than the least does not run along the limit. */
+  private static final double RESERVE = 1.5;
+
+  private static final String PRACTICE = "common practice";
+
+  private final AxisAssembly axis;
+  private final Plate plate;
+  private final Map<SettingRole, Ramp> ramps = new EnumMap<>(SettingRole.class);
+
+  /**
+   * A derived number.
+   *
+   * @param reason why
+   * @param sum how it came about
+   */
+  record Ramp(String reason, Derivation sum) {}
+
+  DerivedRamps(AxisAssembly axis) {
+    this.axis = axis;
+    this.plate = axis.motor().plate();
+  }
+
+  Map<SettingRole, Ramp> ramps() {
+    double limit = currentLimit();
+    double top =
+        MotorFormulas.synchronousRpm(axis.axis().reference().frequencyAtFullHertz(), poles());
+    ShaftLoad load = ShaftLoad.of(axis);
+    double torque =
+        MotorFormulas.torqueRatioAt(plate, limit) * MotorFormulas.ratedTorqueNewtonMetres(plate);
+    ramp(SettingRole.ACCELERATION_TIME, load, top, torque, torque - load.torqueNewtonMetres(top));
+    ramp(SettingRole.DECELERATION_TIME, load, top, torque, torque);
+    return ramps;
+  }
+
+  private int poles() {
+    return plate.speedRpm() < MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)
+        ? MotorFormulas.poles(plate)
+        : 2;
+  }
+
+  private double currentLimit() {
+    double amperes = plate.currentAmperes() * plate.serviceFactor();
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    double set = settings.number(SettingRole.CURRENT_LIMIT, amperes);
+    if (set < amperes || !axis.drive().settings().containsKey(code(SettingRole.CURRENT_LIMIT))) {
+      ramps.put(
+          SettingRole.CURRENT_LIMIT,
+          new Ramp(
+              "What the motor bears continuously.",
+              Derivation.of(
+                  new Step(
+                      "current limit",
+                      "I_plate·SF",
+                      "%s·%s".formatted(text(plate.currentAmperes()), text(plate.serviceFactor())),
+                      amperes,
+                      MeasureUnit.AMPERE_UNIT,
+                      PRACTICE))));
+      return amperes;
+    }
+    return set;
+  }
+
+  private String code(SettingRole role) {
+    return axis.driveSheet().setting(role).map(s -> s.code()).orElse("");
+  }
+
+  private void ramp(SettingRole role, ShaftLoad load, double top, double torque, double net) {
+    if (!(net > 0) || !(axis.driveSheet().setting(role).orElse(null) instanceof NumberSetting s)) {
+      return;
+    }
+    double least = RampFormulas.rampSeconds(load.inertiaKgM2(), top, net);
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    double set = s.unit().convert(settings.number(role, 0), MeasureUnit.SECOND_UNIT);
+    boolean enough = set >= least;
+    double seconds = enough ? set : Math.ceil(RESERVE * least);
+    ramps.put(
+        role,
+        new Ramp(
+            enough
+                ? "Long enough for the load, as it stands."
+                : "Shorter would run along the current limit.",
+            Derivation.of(
+                new Step(
+                    "torque at the limit",
+                    "T_n·√(I² − I_m²)/I_w",
+                    "",
+                    torque,
+                    MeasureUnit.NEWTON_METRE,
+                    "motor plate; constant magnetising current (common practice)"),
+                new Step(
+                    "least ramp",
+                    "J·ω/T_net",
+                    "%s kg·m²·%s rpm·2π/60/%s N·m"
+                        .formatted(text(load.inertiaKgM2()), text(top), text(net)),
+                    least,
+                    MeasureUnit.SECOND_UNIT,
+                    "Newton's second law"),
+                new Step(
+                    "ramp",
+                    enough ? "as it stands" : "half as long again, whole seconds",
+                    "",
+                    seconds,
+                    MeasureUnit.SECOND_UNIT,
+                    PRACTICE))));
+  }
+
+  private static String text(double value) {
+    return QuantityFormat.PLAIN.number(value);
+  }
+}

@@ -1,0 +1,28 @@
+package unimotus.core.settings;
+
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingValue;
+
+/**
+ * One line of an entry sheet.
+ *
+ * @param number its place in the order, from 1
+ * @param setting what is entered
+ * @param was what the drive shows when one arrives there
+ * @param value what is entered
+ * @param keys key presses from the entry before, in words
+ * @param presses the same counted
+ * @param twice whether it has to be entered a second time
+ * @param atStandstill whether the motor has to stand
+ * @param why why here: what it opens, rewrites or waits for; empty where only the way decides
+ */
+public record EntryStep(
+    int number,
+    SettingDefinition setting,
+    SettingValue was,
+    SettingValue value,
+    String keys,
+    int presses,
+    boolean twice,
+    boolean atStandstill,
+    String why) {}

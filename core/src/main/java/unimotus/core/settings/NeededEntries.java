@@ -1,0 +1,55 @@
+package unimotus.core.settings;
+
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SettingValue;
+
+/** Finds what has to be entered: what differs, and what entering it rewrites. */
+record NeededEntries(DriveSheet sheet, DriveMemory start, Map<String, SettingValue> target) {
+
+  List<Entry> entries() {
+    SettingGraph graph = new SettingGraph(sheet);
+    Map<String, Entry> needed = new LinkedHashMap<>();
+    List<String> open = new ArrayList<>(start.differing(target));
+    while (!open.isEmpty()) {
+      String code = open.remove(0);
+      if (needed.containsKey(code)) {
+        continue;
+      }
+      needed.put(code, new Entry(code, target.get(code), Entry.Role.VALUE));
+      graph
+          .rewritten(code, target.get(code))
+          .forEach(
+              (other, value) -> {
+                if (target.containsKey(other) && !target.get(other).equals(value)) {
+                  open.add(other);
+                }
+              });
+    }
+    List<Entry> entries = new ArrayList<>(needed.values());
+    locks(graph, needed).forEach((by, value) -> addLock(entries, needed, by, value));
+    return entries;
+  }
+
+  private Map<String, String> locks(SettingGraph graph, Map<String, Entry> needed) {
+    Map<String, String> locks = new LinkedHashMap<>();
+    needed.keySet().forEach(c -> graph.lock(c).ifPresent(l -> locks.put(l.by(), l.value())));
+    return locks;
+  }
+
+  private void addLock(List<Entry> entries, Map<String, Entry> needed, String by, String value) {
+    SettingValue meant = target.get(by);
+    if (SettingGraph.isWord(meant, value)) {
+      return;
+    }
+    if (!SettingGraph.isWord(start.values().get(by), value)) {
+      entries.add(new Entry(by, new SettingValue.Choice(value), Entry.Role.UNLOCK));
+    }
+    needed.remove(by);
+    entries.removeIf(e -> e.code().equals(by) && e.role() == Entry.Role.VALUE);
+    entries.add(new Entry(by, meant, Entry.Role.LOCK_AGAIN));
+  }
+}

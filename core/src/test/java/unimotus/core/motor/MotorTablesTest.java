@@ -1,0 +1,100 @@
+package unimotus.core.motor;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Published tables of motors and overload relays, all from memory. */
+class MotorTablesTest {
+
+  /** IEC 60034-30-1, 50 Hz, from memory. */
+  @ParameterizedTest
+  @CsvSource({
+    "IE1, 1100, 4, 75.0",
+    "IE2, 1500, 4, 82.8",
+    "IE2, 7500, 2, 88.1",
+    "IE3, 4000, 4, 88.6",
+    "IE3, 5500, 6, 88.0",
+    "IE3, 11000, 4, 91.4",
+    "IE4, 15000, 4, 93.9"
+  })
+  void efficiencyClasses(EfficiencyClass kind, double watts, int poles, double percent) {
+    assertThat(kind.limit(watts, poles).orElseThrow()).isCloseTo(percent / 100, within(1e-9));
+  }
+
+  @Test
+  void betweenTwoPowersTheClassLiesBetweenTheirLimits() {
+    double between = EfficiencyClass.IE3.limit(5000, 4).orElseThrow();
+    assertThat(between).isBetween(0.886, 0.896);
+    assertThat(EfficiencyClass.IE3.limit(500, 4)).isEmpty();
+    assertThat(EfficiencyClass.IE3.limit(4000, 10)).isEmpty();
+  }
+
+  /** The higher class is the better one at every size and pole count. */
+  @Test
+  void classesRise() {
+    for (double watts : new double[] {750, 2200, 4000, 9000, 22_000}) {
+      for (int poles : new int[] {2, 4, 6}) {
+        double before = 0;
+        for (EfficiencyClass kind : EfficiencyClass.values()) {
+          double limit = kind.limit(watts, poles).orElseThrow();
+          assertThat(limit).isGreaterThan(before);
+          before = limit;
+        }
+      }
+    }
+  }
+
+  /** NEC table 430.250, 460 V and 230 V columns, from memory. */
+  @ParameterizedTest
+  @CsvSource({"1, 460, 2.1", "5, 460, 7.6", "10, 460, 14", "10, 230, 28", "25, 230, 68"})
+  void fullLoadCurrents(double horsepower, double volts, double amperes) {
+    assertThat(FullLoadCurrent.amperes(horsepower * 745.69987, volts).orElseThrow())
+        .isCloseTo(amperes, within(0.001));
+  }
+
+  /** IEC 60947-4-1, from memory: cold at 7.2 times within the class, warm at 1.5 times in time. */
+  @ParameterizedTest
+  @EnumSource(Overload.class)
+  void tripClasses(Overload kind) {
+    double cold = kind.tripSeconds(7.2, 0);
+    assertThat(cold).isGreaterThan(kind.leastSeconds()).isLessThanOrEqualTo(kind.mostSeconds());
+    assertThat(kind.tripSeconds(1.5, 1)).isLessThan(60 * kind.warmMinutes());
+    assertThat(kind.tripSeconds(1.2, 1)).isLessThan(2 * 3600.0);
+    assertThat(kind.tripSeconds(1.05, 1)).isInfinite();
+  }
+
+  /** Slip of the overload: half the current of a load twice as high trips sooner than half. */
+  @Test
+  void warmTripsSoonerThanCold() {
+    assertThat(Overload.CLASS_10.tripSeconds(2, 1)).isLessThan(Overload.CLASS_10.tripSeconds(2, 0));
+  }
+
+  /** k_T = √3·k_E: 1.2 N·m/A go with 72.55 V at 1000 rpm, by energy. */
+  @Test
+  void aServoPlateAgreesWithItself() {
+    ServoPlate good = new ServoPlate(6, 5, 3000, 4.8, 1.2, 72.55, 8, 4096, 9);
+    assertThat(good.torqueConstantFromBackVolts()).isCloseTo(1.2, within(0.001));
+    assertThat(good.constantsAgree()).isTrue();
+    assertThat(good.stallAgrees()).isTrue();
+    assertThat(good.ratedHertz()).isEqualTo(200);
+    assertThat(good.ratedWatts()).isCloseTo(1508, within(0.5));
+    ServoPlate mistyped = new ServoPlate(6, 5, 3000, 4.8, 1.2, 42, 8, 4096, 0);
+    assertThat(mistyped.constantsAgree()).isFalse();
+    assertThatThrownBy(() -> new ServoPlate(6, 5, 3000, 4.8, 1.2, 0, 7, 4096, 0))
+        .hasMessageContaining("poles must be even");
+  }
+
+  /** Handbook: 400 V give 600 V regulated and 566 V rectified, 230 V give 345 V regulated. */
+  @Test
+  void directVoltageOfTheLink() {
+    assertThat(ServoPlate.regulatedLinkVolts(400)).isCloseTo(600, within(1e-9));
+    assertThat(ServoPlate.regulatedLinkVolts(230)).isCloseTo(345, within(1e-9));
+    assertThat(ServoPlate.rectifiedLinkVolts(400)).isCloseTo(565.7, within(0.05));
+  }
+}
