@@ -17,6 +17,7 @@ import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Prover;
+import unimotus.core.proof.ReadyList;
 
 /**
  * The proof of one axis: its predictions, the readings taken so far and what they say.
@@ -45,6 +46,11 @@ public record Evidence(
         predictions,
         readings,
         Prover.judge(predictions, readings, DesignDigest.of(axis)));
+  }
+
+  /** What has to be seen to before the axis is ready, beside what was ticked. */
+  public AxisProof ready() {
+    return Prover.judge(ReadyList.of(axis), readings, DesignDigest.of(axis));
   }
 
   /** What the detective makes of the readings taken on the design as it is now. */

@@ -11,6 +11,8 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Drive;
+import unimotus.core.machine.DrivePlate;
+import unimotus.core.machine.Feed;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
@@ -43,6 +45,7 @@ public record DesignDigest(Map<Part, String> byPart) {
     parts.put(Part.MOTOR, digest(plate(axis.motor().plate())));
     parts.put(Part.MECHANICS, digest(mechanics(axis.axis().mechanics(), axis.axis().load())));
     parts.put(Part.STOP, digest(stops(axis)));
+    parts.put(Part.POWER, digest(power(axis)));
     return new DesignDigest(parts);
   }
 
@@ -112,6 +115,22 @@ public record DesignDigest(Map<Part, String> byPart) {
         p.powerFactor(),
         p.serviceFactor(),
         p.inertiaKgM2());
+  }
+
+  private static String power(AxisAssembly axis) {
+    DrivePlate plate = axis.record().plate();
+    Feed feed = axis.record().feed();
+    return joined(
+        axis.driveSheet().id(),
+        plate.suffix(),
+        plate.firmware(),
+        plate.modules(),
+        feed.mainsVolts(),
+        feed.phases(),
+        feed.method(),
+        feed.supplyMetres(),
+        feed.motorMetres(),
+        feed.shieldedMotorCable());
   }
 
   private static String mechanics(Mechanics m, Load l) {

@@ -8,7 +8,8 @@ public enum Part {
   DRIVE("drive settings"),
   MOTOR("motor plate"),
   MECHANICS("mechanics and load"),
-  STOP("stop function");
+  STOP("stop function"),
+  POWER("plate and power cables of the drive");
 
   private final String label;
 

@@ -1,27 +1,21 @@
 package unimotus.formats.schedule;
 
 import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import unimotus.core.schedule.ScheduleLine;
 import unimotus.core.schedule.WireSchedule;
+import unimotus.formats.csv.CsvTable;
 import unimotus.formats.json.FileFault;
 
 /** Wire schedules as CSV (RFC 4180). */
 public final class ScheduleCsv {
-  private static final char BYTE_ORDER_MARK = '\uFEFF';
-  private static final List<Character> SEPARATORS = List.of(',', ';', '\t');
-
   private ScheduleCsv() {}
 
   /**
@@ -48,38 +42,7 @@ public final class ScheduleCsv {
    * @throws FileFault where it is no such table, naming line and column
    */
   public static List<ScheduleLine> read(String name, byte[] bytes) throws FileFault {
-    String text = new String(bytes, StandardCharsets.UTF_8);
-    if (!text.isEmpty() && text.charAt(0) == BYTE_ORDER_MARK) {
-      text = text.substring(1);
-    }
-    if (text.isBlank()) {
-      throw new FileFault(name, 1, 1, "the schedule is empty; a heading line is expected");
-    }
-    CSVFormat format =
-        CSVFormat.RFC4180.builder().setDelimiter(separator(text)).setIgnoreEmptyLines(true).build();
-    try (CSVParser parser = format.parse(new StringReader(text))) {
-      return lines(name, parser.getRecords());
-    } catch (FileFault e) {
-      throw e;
-    } catch (IOException | UncheckedIOException e) {
-      throw new FileFault(name, 1, 1, "not readable as CSV: " + e.getMessage());
-    }
-  }
-
-  /** The separator the heading line has most of. */
-  private static char separator(String text) {
-    String heading = text.lines().findFirst().orElse("");
-    char best = SEPARATORS.get(0);
-    for (char candidate : SEPARATORS) {
-      if (count(heading, candidate) > count(heading, best)) {
-        best = candidate;
-      }
-    }
-    return best;
-  }
-
-  private static long count(String text, char wanted) {
-    return text.chars().filter(c -> c == wanted).count();
+    return lines(name, CsvTable.read(name, bytes, "schedule").records());
   }
 
   private static List<ScheduleLine> lines(String name, List<CSVRecord> records) throws FileFault {

@@ -1,0 +1,5 @@
+/** Tables of text as other programs write them. */
+@NullMarked
+package unimotus.formats.csv;
+
+import org.jspecify.annotations.NullMarked;
