@@ -49,7 +49,17 @@ final class Shots {
     waiting.add(pressed("make-safe", "#run-faults"));
     waiting.add(pressed("make-safe-figures", "#side-figures"));
     waiting.add(pressed("make-safe-proof", "#side-record"));
-    waiting.add(view("set-up", "rinse-drum", WorkStep.SET_UP));
+    waiting.add(view("set-up-begun", "rinse-drum", WorkStep.SET_UP));
+    waiting.add(new Shot("set-up", d -> focus("#setting-R30")));
+    waiting.add(pressed("set-up-compare", "#side-compare"));
+    waiting.add(
+        new Shot(
+            "set-up-rehearsal",
+            d -> {
+              press("#side-rehearse");
+              press("#order-reverse");
+            }));
+    waiting.add(pressed("set-up-ready", "#side-ready"));
     waiting.add(view("path", "rinse-drum", WorkStep.MAP));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
@@ -91,6 +101,10 @@ final class Shots {
     if (stage.getScene().lookup(button) instanceof Button pressed) {
       pressed.fire();
     }
+  }
+
+  private void focus(String field) {
+    stage.getScene().lookup(field).requestFocus();
   }
 
   void take() throws IOException {

@@ -119,6 +119,8 @@ class StationsTest extends WindowTest {
   @Test
   void aSettingGoesBackToTheWorks() {
     at("rinse-drum", WorkStep.SET_UP);
+    interact(() -> lookup("#setting-R30").query().requestFocus());
+    settle();
     click(this, "#default-R30");
     assertThat(desk.session().project().drive("drum-drive").orElseThrow().settings())
         .doesNotContainKey("R30");

@@ -91,11 +91,19 @@ class WholeJobTest extends WindowTest {
         .replace("\u202f", "");
   }
 
+  private void find(FxRobot robot, String setting) {
+    fill(robot, "#search-settings", setting);
+    robot.push(KeyCode.ENTER);
+    settle();
+  }
+
   private void breakAndMendASetting(FxRobot robot) {
     robot.push(KeyCode.ALT, KeyCode.DIGIT4);
     settle();
+    find(robot, "L21");
     enter(robot, "#setting-L21", "45 Hz");
     assertThat(errors()).contains("ANA-007");
+    find(robot, "L21");
     enter(robot, "#setting-L21", "4000 Hz");
     assertThat(message(robot))
         .contains("L21 Maximum frequency")

@@ -103,6 +103,9 @@ abstract class WindowTest extends ApplicationTest {
 
   /** Types over what stands in a field and takes it with Enter. */
   void enter(FxRobot robot, String query, String text) {
+    // The keyboard brings a field into sight that lies below the fold.
+    robot.interact(() -> robot.lookup(query).query().requestFocus());
+    settle();
     robot.clickOn(query);
     robot.push(KeyCode.CONTROL, KeyCode.A);
     robot.write(text, 0);

@@ -155,7 +155,7 @@ public final class Edits {
         p -> p.with(controller(p, controllerId).withSelector(selectorId, position)));
   }
 
-  /** Enters the settings that follow from plate, reference and wiring. */
+  /** Enters the settings that follow; those overruled with a reason stay. */
   public static Edit takeOverDerived(SheetCatalogue sheets, String axisId) {
     return new Edit(
         "enter the settings that follow",
@@ -163,7 +163,9 @@ public final class Edits {
           AxisAssembly assembly = assembly(p, sheets, axisId);
           Drive drive = assembly.drive();
           for (Map.Entry<String, SettingValue> entry : DerivedSettings.of(assembly).entrySet()) {
-            drive = drive.withSetting(entry.getKey(), entry.getValue());
+            if (!assembly.record().overrules().containsKey(entry.getKey())) {
+              drive = drive.withSetting(entry.getKey(), entry.getValue());
+            }
           }
           return p.with(drive);
         });

@@ -62,24 +62,21 @@ final class DerivedRamps {
 
   private double currentLimit() {
     double amperes = plate.currentAmperes() * plate.serviceFactor();
+    ramps.put(
+        SettingRole.CURRENT_LIMIT,
+        new Ramp(
+            "What the motor bears continuously.",
+            Derivation.of(
+                new Step(
+                    "current limit",
+                    "I_plate·SF",
+                    "%s·%s".formatted(text(plate.currentAmperes()), text(plate.serviceFactor())),
+                    amperes,
+                    MeasureUnit.AMPERE_UNIT,
+                    PRACTICE))));
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    double set = settings.number(SettingRole.CURRENT_LIMIT, amperes);
-    if (set < amperes || !axis.drive().settings().containsKey(code(SettingRole.CURRENT_LIMIT))) {
-      ramps.put(
-          SettingRole.CURRENT_LIMIT,
-          new Ramp(
-              "What the motor bears continuously.",
-              Derivation.of(
-                  new Step(
-                      "current limit",
-                      "I_plate·SF",
-                      "%s·%s".formatted(text(plate.currentAmperes()), text(plate.serviceFactor())),
-                      amperes,
-                      MeasureUnit.AMPERE_UNIT,
-                      PRACTICE))));
-      return amperes;
-    }
-    return set;
+    boolean entered = axis.drive().settings().containsKey(code(SettingRole.CURRENT_LIMIT));
+    return entered ? settings.number(SettingRole.CURRENT_LIMIT, amperes) : amperes;
   }
 
   private String code(SettingRole role) {

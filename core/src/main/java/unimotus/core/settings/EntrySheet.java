@@ -114,7 +114,11 @@ public record EntrySheet(DriveSheet sheet, Way way, List<EntryStep> steps, int p
       return "first, because it rewrites " + some(rewritten);
     }
     List<String> rewriters =
-        graph.rewriters(entry.code()).stream().filter(others::contains).toList();
+        order.stream()
+            .filter(o -> !o.code().equals(entry.code()))
+            .filter(o -> graph.rewritten(o.code(), o.value()).containsKey(entry.code()))
+            .map(Entry::code)
+            .toList();
     if (!rewriters.isEmpty()) {
       return "after %s, which rewrites it".formatted(some(rewriters));
     }

@@ -76,7 +76,7 @@ public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses)
       note(code, entered, culprits, refusals);
       at = entered.next();
     }
-    return new Rehearsal(turns, at, losses(at, meant, culprits, refusals));
+    return new Rehearsal(turns, at, losses(at, meant, turns, culprits, refusals));
   }
 
   private static void note(
@@ -96,6 +96,7 @@ public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses)
   private static List<Loss> losses(
       DriveMemory at,
       Map<String, SettingValue> meant,
+      List<Turn> turns,
       Map<String, String> culprits,
       Map<String, String> refusals) {
     List<Loss> losses = new ArrayList<>();
@@ -104,10 +105,16 @@ public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses)
       String words =
           culprit != null
               ? "rewritten by %s, entered after it".formatted(culprit)
-              : refusals.getOrDefault(code, "not entered");
+              : refusals.getOrDefault(code, notMeant(code, turns));
       losses.add(new Loss(code, meant.get(code), at.values().get(code), culprit, words));
     }
     return losses;
+  }
+
+  private static String notMeant(String code, List<Turn> turns) {
+    return turns.stream().anyMatch(t -> t.code().equals(code))
+        ? "entered last with another value"
+        : "not entered";
   }
 
   /** Whether everything stands as meant. */

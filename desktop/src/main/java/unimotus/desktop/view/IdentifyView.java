@@ -26,8 +26,11 @@ import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.desktop.Desk;
+import unimotus.desktop.identify.DriveReadCard;
+import unimotus.desktop.identify.PlateLineCard;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.setup.ReadyPane;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Edit;
@@ -39,10 +42,13 @@ final class IdentifyView implements View {
   private final Desk desk;
   private final VBox page = new VBox(14);
   private final Node node;
+  private final ReadyPane ready;
+  private @Nullable PlateLineCard plateLine;
 
   IdentifyView(Desk desk) {
     this.desk = desk;
     page.setPadding(new Insets(16));
+    ready = new ReadyPane(desk, WorkStep.IDENTIFY.label());
     node = Parts.scrolling(page);
   }
 
@@ -78,7 +84,22 @@ final class IdentifyView implements View {
         review.findings().stream().filter(f -> WorkStep.of(f.rule()) == WorkStep.IDENTIFY).toList();
     FindingList findings = new FindingList(desk);
     findings.show(here);
-    page.getChildren().add(Parts.sheet(8, findings));
+    page.getChildren().add(below(assembly, Parts.sheet(8, findings)));
+  }
+
+  private HBox below(AxisAssembly assembly, VBox findings) {
+    if (plateLine == null) {
+      plateLine = new PlateLineCard(desk, assembly.motor());
+    }
+    plateLine.show(assembly.motor());
+    desk.evidence().ifPresent(ready::show);
+    VBox left = new VBox(12, plateLine, new DriveReadCard(desk, assembly));
+    VBox right = new VBox(12, findings, Parts.sheet(8, ready));
+    HBox.setHgrow(left, Priority.ALWAYS);
+    left.setPrefWidth(600);
+    right.setPrefWidth(430);
+    right.setMinWidth(380);
+    return new HBox(12, left, right);
   }
 
   /** What an unfinished axis still lacks, chosen by class. */

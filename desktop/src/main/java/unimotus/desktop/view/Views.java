@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
+import unimotus.desktop.setup.SetUpView;
 import unimotus.desktop.sheet.SheetView;
 import unimotus.desktop.station.View;
 import unimotus.desktop.stop.StopView;

@@ -1,0 +1,244 @@
+package unimotus.desktop.setup;
+
+import java.util.Locale;
+import java.util.function.Consumer;
+import java.util.stream.Stream;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Pane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
+import javafx.scene.layout.VBox;
+import javafx.scene.shape.Line;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.settings.DerivedSetting;
+import unimotus.core.settings.EntryStep;
+import unimotus.core.settings.Journey;
+import unimotus.core.settings.SettingComparison;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingValue;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+
+/**
+ * The entries in their order, one below the other; brackets on the left hold together what an entry
+ * rewrites or opens.
+ */
+final class JourneyPane extends VBox {
+  private static final double ROW = 46;
+  private static final int MOST_LANES = 5;
+  private static final double LANE = 9;
+
+  private final Desk desk;
+  private final SettingEditor editor;
+  private final Consumer<String> choose;
+  private final Pane gutter = new Pane();
+  private final VBox steps = new VBox();
+  private final VBox others = new VBox();
+  private final Label othersTitle = Parts.label("", "ink-strong");
+
+  JourneyPane(Desk desk, Consumer<String> choose) {
+    super(8);
+    this.desk = desk;
+    this.choose = choose;
+    this.editor = new SettingEditor(desk);
+    setId("journey");
+    HBox.setHgrow(steps, Priority.ALWAYS);
+    getChildren().addAll(new HBox(gutter, steps), othersTitle, others);
+  }
+
+  /**
+   * Shows a way.
+   *
+   * @param sought words to look for; empty for none
+   * @param chosen the setting that is looked at; null for none
+   */
+  void show(AxisAssembly axis, Journey journey, String sought, @Nullable String chosen) {
+    steps.getChildren().clear();
+    others.getChildren().clear();
+    for (EntryStep step : journey.entry().steps()) {
+      steps.getChildren().add(stepRow(axis, journey, step, sought, chosen));
+    }
+    brackets(journey, chosen);
+    othersTitle.setText("Not entered, because it stands right already");
+    for (SettingDefinition setting : journey.others()) {
+      others.getChildren().add(otherRow(axis, journey, setting, sought, chosen));
+    }
+  }
+
+  private HBox stepRow(
+      AxisAssembly axis, Journey journey, EntryStep step, String sought, @Nullable String chosen) {
+    Label number = Parts.label(String.valueOf(step.number()), "step-number");
+    Region value = isDesigned(axis, step) ? editor.of(axis, step.setting()) : passing(step);
+    HBox row =
+        row(
+            step.setting(),
+            number,
+            words(step.setting().name(), caption(step)),
+            differs(axis, journey, step.setting()),
+            value);
+    mark(row, step.setting(), sought, chosen);
+    return row;
+  }
+
+  /** An entry that only opens or closes the menu for a time is not the design. */
+  private Label passing(EntryStep step) {
+    Label label = Parts.label(SettingEditor.text(desk, step.setting(), step.value()));
+    label.setMinWidth(SettingEditor.WIDTH);
+    return label;
+  }
+
+  private static boolean isDesigned(AxisAssembly axis, EntryStep step) {
+    SettingValue meant =
+        axis.drive().settings().getOrDefault(step.setting().code(), step.setting().initial());
+    return SettingComparison.isSame(meant, step.value());
+  }
+
+  private String caption(EntryStep step) {
+    StringBuilder text = new StringBuilder();
+    text.append("shows ").append(SettingEditor.text(desk, step.setting(), step.was()));
+    if (!step.keys().isEmpty()) {
+      text.append(" · ").append(step.keys());
+    }
+    if (step.twice()) {
+      text.append(" · enter twice");
+    }
+    if (!step.why().isEmpty()) {
+      text.append(" · ").append(step.why());
+    }
+    return text.toString();
+  }
+
+  private HBox otherRow(
+      AxisAssembly axis,
+      Journey journey,
+      SettingDefinition setting,
+      String sought,
+      @Nullable String chosen) {
+    Label number = Parts.label("", "step-number", "still");
+    HBox row =
+        row(
+            setting,
+            number,
+            words(setting.name(), setting.group()),
+            differs(axis, journey, setting),
+            editor.of(axis, setting));
+    mark(row, setting, sought, chosen);
+    return row;
+  }
+
+  private HBox row(
+      SettingDefinition setting, Label number, VBox words, Label differs, Region field) {
+    Label code = Parts.label(setting.code(), "ink-strong");
+    code.setMinWidth(48);
+    HBox row = Parts.row(7, number, code, words, differs, field);
+    row.getStyleClass().add("journey-row");
+    row.setUserData(setting.code());
+    row.setMinHeight(ROW);
+    row.setMaxHeight(ROW);
+    row.setOnMousePressed(e -> choose.accept(setting.code()));
+    field
+        .focusedProperty()
+        .addListener(
+            (o, was, is) -> {
+              if (is) {
+                choose.accept(setting.code());
+              }
+            });
+    return row;
+  }
+
+  private static VBox words(String name, String caption) {
+    Label title = Parts.label(name);
+    Label below = Parts.label(caption, "ink-caption");
+    VBox words = Parts.column(0, title, below);
+    words.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    words.setMinWidth(0);
+    HBox.setHgrow(words, Priority.ALWAYS);
+    title.setMaxWidth(Double.MAX_VALUE);
+    below.setMaxWidth(Double.MAX_VALUE);
+    return words;
+  }
+
+  /** A sign where the design is not what follows: with its reason, or asking for one. */
+  private static Label differs(AxisAssembly axis, Journey journey, SettingDefinition setting) {
+    DerivedSetting derived = journey.derived().get(setting.code());
+    SettingValue designed = axis.drive().settings().getOrDefault(setting.code(), setting.initial());
+    if (derived == null || SettingComparison.isSame(derived.value(), designed)) {
+      return Parts.label("");
+    }
+    boolean said = axis.record().overrules().containsKey(setting.code());
+    return Parts.label(said ? "overruled" : "differs", said ? "ink-caption" : "ink-attention");
+  }
+
+  private static void mark(
+      HBox row, SettingDefinition setting, String sought, @Nullable String chosen) {
+    String words = (setting.code() + " " + setting.name()).toLowerCase(Locale.ROOT);
+    if (!sought.isEmpty() && words.contains(sought.toLowerCase(Locale.ROOT))) {
+      row.getStyleClass().add("sought");
+    }
+    if (setting.code().equals(chosen)) {
+      row.getStyleClass().add("chosen");
+    }
+  }
+
+  /** Marks another setting as looked at; the rows stay, and with them what is being typed. */
+  void choose(Journey journey, String code) {
+    for (Node row :
+        Stream.concat(steps.getChildren().stream(), others.getChildren().stream()).toList()) {
+      row.getStyleClass().remove("chosen");
+      if (code.equals(row.getUserData())) {
+        row.getStyleClass().add("chosen");
+      }
+    }
+    brackets(journey, code);
+  }
+
+  /** Takes the keyboard to the first setting that was looked for. */
+  void goToSought() {
+    Stream.concat(steps.getChildren().stream(), others.getChildren().stream())
+        .filter(r -> r.getStyleClass().contains("sought"))
+        .findFirst()
+        .map(r -> r.lookup("#setting-" + r.getUserData()))
+        .ifPresent(Node::requestFocus);
+  }
+
+  private void brackets(Journey journey, @Nullable String chosen) {
+    gutter.getChildren().clear();
+    int lanes = Math.min(MOST_LANES, journey.brackets().size());
+    double width = 8 + LANE * lanes;
+    gutter.setMinWidth(width);
+    gutter.setPrefWidth(width);
+    int lane = 0;
+    for (Journey.Bracket bracket : journey.brackets()) {
+      boolean held =
+          journey.entry().steps().get(bracket.from()).setting().code().equals(chosen)
+              || bracket.to().stream()
+                  .anyMatch(t -> journey.entry().steps().get(t).setting().code().equals(chosen));
+      double x = width - 4 - LANE * (1 + lane % MOST_LANES);
+      int last = bracket.to().get(bracket.to().size() - 1);
+      line(x, y(bracket.from()), x, y(last), bracket.opens(), held);
+      line(x, y(bracket.from()), width - 2, y(bracket.from()), bracket.opens(), held);
+      bracket.to().forEach(t -> line(x, y(t), width - 2, y(t), bracket.opens(), held));
+      lane++;
+    }
+  }
+
+  private static double y(int row) {
+    return ROW * row + ROW / 2;
+  }
+
+  private void line(double x1, double y1, double x2, double y2, boolean opens, boolean held) {
+    Line line = new Line(x1, y1, x2, y2);
+    line.getStyleClass().add("bracket");
+    if (opens) {
+      line.getStyleClass().add("opens");
+    }
+    if (held) {
+      line.getStyleClass().add("held");
+    }
+    gutter.getChildren().add(line);
+  }
+}

@@ -1,0 +1,280 @@
+package unimotus.desktop.setup;
+
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.finding.Finding;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.review.AxisReview;
+import unimotus.core.settings.EntrySheet;
+import unimotus.core.settings.Journey;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingValue;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.FindingList;
+import unimotus.desktop.station.View;
+import unimotus.workbench.Edits;
+import unimotus.workbench.SettingLists;
+import unimotus.workbench.Truth;
+import unimotus.workbench.WorkStep;
+
+/** The station Set up. */
+public final class SetUpView implements View {
+  private enum Side {
+    WHY("Why"),
+    COMPARE("Compare"),
+    REHEARSE("Rehearse"),
+    BORROW("Borrow"),
+    READY("Ready");
+
+    private final String label;
+
+    Side(String label) {
+      this.label = label;
+    }
+  }
+
+  private final Desk desk;
+  private final Label count = Parts.label("", "ink-label");
+  private final TextField search = new TextField();
+  private final CheckBox fromFound = new CheckBox("from as found");
+  private final ChoiceField<EntrySheet.Way> wayField;
+  private final JourneyPane journey;
+  private final WhyPane why;
+  private final TruthsPane truths;
+  private final RehearsalPane rehearsal;
+  private final BorrowPane borrow;
+  private final ReadyPane ready;
+  private final FindingList findings;
+  private final Map<Side, Button> tabs = new EnumMap<>(Side.class);
+  private final VBox side = new VBox(8);
+  private final HBox middle = new HBox(14);
+  private final VBox page;
+
+  private Side shownSide = Side.WHY;
+  private EntrySheet.Way way = EntrySheet.Way.KEYPAD;
+  private @Nullable String chosen;
+  private @Nullable Journey shown;
+
+  /** The station for a desk. */
+  public SetUpView(Desk desk) {
+    this.desk = desk;
+    journey = new JourneyPane(desk, this::choose);
+    why = new WhyPane(desk);
+    truths = new TruthsPane(desk);
+    rehearsal = new RehearsalPane(desk);
+    borrow = new BorrowPane(desk);
+    ready = new ReadyPane(desk, "");
+    findings = new FindingList(desk);
+    wayField =
+        new ChoiceField<>(
+            "entered by",
+            Arrays.asList(EntrySheet.Way.values()),
+            w -> w == EntrySheet.Way.KEYPAD ? "by keypad" : "by communication",
+            w -> {
+              way = w;
+              refresh();
+            });
+    wayField.setId("entry-way");
+    wayField.show(way);
+    search.setId("search-settings");
+    search.setPromptText("find a setting");
+    search.setPrefColumnCount(9);
+    search.textProperty().addListener((o, was, is) -> refresh());
+    search.setOnAction(e -> journey.goToSought());
+    fromFound.setId("from-found");
+    fromFound.setOnAction(e -> refresh());
+    page =
+        new VBox(
+            8,
+            Parts.caution(
+                "Isolate or uncouple the motor while settings are changed. The stop is proved before it turns."),
+            middle);
+    page.setPadding(new Insets(10, 14, 10, 14));
+    VBox.setVgrow(middle, Priority.ALWAYS);
+    build();
+  }
+
+  private void build() {
+    HBox bar = Parts.row(2);
+    for (Side each : Side.values()) {
+      Button tab =
+          Parts.action(
+              "side-" + each.name().toLowerCase(Locale.ROOT), each.label, () -> show(each));
+      tab.getStyleClass().add("tab");
+      tabs.put(each, tab);
+      bar.getChildren().add(tab);
+    }
+    HBox actions =
+        Parts.row(
+            8,
+            Parts.primary("take-over", "Enter what follows", this::takeOver),
+            wayField,
+            fromFound,
+            Parts.spring(),
+            search);
+    HBox told =
+        Parts.row(
+            8,
+            count,
+            Parts.spring(),
+            Parts.quiet("export-entry", "write the entry sheet", this::exportEntry));
+    count.setMinWidth(0);
+    VBox left = new VBox(8, actions, told, Parts.scrolling(journey));
+    HBox.setHgrow(left, Priority.ALWAYS);
+    side.setPadding(new Insets(0, 12, 0, 0));
+    VBox right = Parts.sheet(8, bar, Parts.scrolling(side));
+    right.setPrefWidth(386);
+    right.setMinWidth(386);
+    middle.getChildren().setAll(left, right);
+  }
+
+  @Override
+  public Node node() {
+    return page;
+  }
+
+  @Override
+  public void refresh() {
+    AxisReview review = desk.review().orElse(null);
+    AxisAssembly axis = review == null ? null : review.assembly();
+    middle.setVisible(axis != null);
+    if (review == null || axis == null) {
+      return;
+    }
+    Map<String, SettingValue> held = held(axis);
+    try {
+      shown = Journey.of(axis, held, way);
+    } catch (IllegalArgumentException ring) {
+      shown = null;
+      count.setText(ring.getMessage());
+      return;
+    }
+    Journey now = shown;
+    count.setText(
+        "%d of %d settings to enter%s, in a drive %s"
+            .formatted(
+                now.entry().steps().size(),
+                axis.driveSheet().settings().size(),
+                way == EntrySheet.Way.KEYPAD
+                    ? ", %d key presses on the way".formatted(now.entry().presses())
+                    : "",
+                held.isEmpty() ? "as new" : "as found"));
+    fromFound.setDisable(Truth.FOUND.of(axis).isEmpty());
+    journey.show(axis, now, search.getText().strip(), chosen);
+    showSide(axis, now, held, here(review));
+  }
+
+  private static List<Finding> here(AxisReview review) {
+    return review.findings().stream()
+        .filter(f -> WorkStep.of(f.rule()) == WorkStep.SET_UP)
+        .toList();
+  }
+
+  /** What the drive holds before anything is entered; empty for a drive as new. */
+  private Map<String, SettingValue> held(AxisAssembly axis) {
+    return fromFound.isSelected() ? Truth.FOUND.of(axis).orElse(Map.of()) : Map.of();
+  }
+
+  private void showSide(
+      AxisAssembly axis, Journey now, Map<String, SettingValue> held, List<Finding> found) {
+    tabs.forEach(
+        (s, b) -> {
+          b.getStyleClass().remove("chosen");
+          if (s == shownSide) {
+            b.getStyleClass().add("chosen");
+          }
+        });
+    switch (shownSide) {
+      case WHY -> showWhy(axis, now, found);
+      case COMPARE -> {
+        truths.show(axis);
+        side.getChildren().setAll(truths);
+      }
+      case REHEARSE -> {
+        rehearsal.show(axis, now, held);
+        side.getChildren().setAll(rehearsal);
+      }
+      case BORROW -> {
+        borrow.show(axis);
+        side.getChildren().setAll(borrow);
+      }
+      case READY -> {
+        desk.evidence().ifPresent(ready::show);
+        side.getChildren().setAll(ready);
+      }
+    }
+  }
+
+  private void showWhy(AxisAssembly axis, Journey now, List<Finding> found) {
+    SettingDefinition setting =
+        chosen == null ? null : axis.driveSheet().setting(chosen).orElse(null);
+    side.getChildren().clear();
+    if (setting == null) {
+      side.getChildren()
+          .add(
+              Parts.prose(
+                  "Choose a setting to see why it stands as it does and what it touches.",
+                  "ink-label"));
+    } else {
+      why.show(axis, now, setting, found);
+      side.getChildren().add(why);
+    }
+    findings.show(found);
+    side.getChildren().addAll(Parts.label("What the settings say", "ink-strong"), findings);
+  }
+
+  private void show(Side next) {
+    shownSide = next;
+    refresh();
+  }
+
+  /** A row that is pressed is looked at; its field keeps the keyboard. */
+  private void choose(String code) {
+    AxisReview review = desk.review().orElse(null);
+    Journey now = shown;
+    if (code.equals(chosen) || now == null || review == null || review.assembly() == null) {
+      return;
+    }
+    chosen = code;
+    shownSide = Side.WHY;
+    journey.choose(now, code);
+    showSide(review.assembly(), now, held(review.assembly()), here(review));
+  }
+
+  private void takeOver() {
+    desk.axis().ifPresent(a -> desk.apply(Edits.takeOverDerived(desk.session().sheets(), a.id())));
+  }
+
+  private void exportEntry() {
+    Journey now = shown;
+    if (now == null) {
+      return;
+    }
+    desk.dialogs()
+        .export("entry-sheet.csv")
+        .ifPresent(
+            file -> {
+              try {
+                SettingLists.write(file, now.entry());
+                desk.say("entry sheet written to " + file);
+              } catch (java.io.IOException e) {
+                desk.refuse("the entry sheet could not be written: " + e.getMessage());
+              }
+            });
+  }
+}
