@@ -2,23 +2,29 @@ package unimotus.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import unimotus.core.machine.AxisAssembly;
 import unimotus.core.proof.ProofList;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.schedule.WireSchedule;
+import unimotus.core.settings.EntrySheet;
+import unimotus.core.settings.Journey;
+import unimotus.core.settings.RecordChecks;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.ProofLists;
 import unimotus.workbench.Schedules;
+import unimotus.workbench.SettingLists;
 import unimotus.workbench.StopProof;
 
 /** {@code export FILE --kind K --out PATH}: lists for the workshop. */
 @Command(
     name = "export",
     mixinStandardHelpOptions = true,
-    description = "Writes the wire schedule or the proof list of the stops, as the file is named.",
+    description = "Writes schedule, proof list, settings or entry sheet, as the file is named.",
     footer = {
       "",
       "Example: unimotus export demo --kind schedule --out wires.xlsx",
@@ -32,7 +38,9 @@ final class ExportCommand implements Callable<Integer> {
       names = "--kind",
       required = true,
       paramLabel = "K",
-      description = "What to write: schedule (.csv, .xlsx), proof-list (.pdf, .txt).")
+      description =
+          "What to write: schedule (.csv, .xlsx), proof-list (.pdf, .txt), settings or"
+              + " entry-sheet (.csv).")
   private String kind;
 
   @Option(names = "--out", required = true, paramLabel = "PATH", description = "Where it goes.")
@@ -41,7 +49,7 @@ final class ExportCommand implements Callable<Integer> {
   @Option(
       names = "--axis",
       paramLabel = "A",
-      description = "Id or name of the axis; needed for a proof list.")
+      description = "Id or name of the axis; needed for everything but a schedule.")
   private String axis;
 
   @Override
@@ -49,9 +57,12 @@ final class ExportCommand implements Callable<Integer> {
     return switch (kind) {
       case "schedule" -> schedule(input.read());
       case "proof-list" -> proofList(input.read());
+      case "settings" -> settings(complete(input.read()).assembly());
+      case "entry-sheet" -> entrySheet(complete(input.read()).assembly());
       default ->
           throw new IllegalArgumentException(
-              "--kind '%s' is not one of schedule, proof-list".formatted(kind));
+              "--kind '%s' is not one of schedule, proof-list, settings, entry-sheet"
+                  .formatted(kind));
     };
   }
 
@@ -63,15 +74,32 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   private int proofList(ProjectInput.Line line) throws IOException {
-    if (axis == null) {
-      throw new IllegalArgumentException("--kind proof-list needs --axis");
-    }
-    ProjectInput.Complete complete = line.complete(axis);
+    ProjectInput.Complete complete = complete(line);
     Evidence evidence = Evidence.of(line.project(), complete.assembly(), complete.path());
     ProofList list = StopProof.list(line.project(), evidence, QuantityFormat.PLAIN);
     ProofLists.write(list, out);
     tell("tests", list.rows().size());
     return 0;
+  }
+
+  private int settings(AxisAssembly assembly) throws IOException {
+    SettingLists.write(out, assembly.driveSheet(), RecordChecks.designed(assembly));
+    tell("settings", assembly.driveSheet().settings().size());
+    return 0;
+  }
+
+  private int entrySheet(AxisAssembly assembly) throws IOException {
+    Journey journey = Journey.of(assembly, Map.of(), EntrySheet.Way.KEYPAD);
+    SettingLists.write(out, journey.entry());
+    tell("entries", journey.entry().steps().size());
+    return 0;
+  }
+
+  private ProjectInput.Complete complete(ProjectInput.Line line) {
+    if (axis == null) {
+      throw new IllegalArgumentException("--kind %s needs --axis".formatted(kind));
+    }
+    return line.complete(axis);
   }
 
   private void tell(String what, int count) {

@@ -29,6 +29,7 @@ import picocli.CommandLine.Spec;
       BenchCommand.class,
       WiringCommand.class,
       StopsCommand.class,
+      SettingsCommand.class,
       ExportCommand.class,
       SchemaCommand.class,
       CommandLine.HelpCommand.class

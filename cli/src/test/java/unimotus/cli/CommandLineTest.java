@@ -189,6 +189,42 @@ class CommandLineTest {
     assertThat(err.toString()).contains("needs --axis");
   }
 
+  /** The macro comes before what it rewrites; what is found otherwise is told (common practice). */
+  @Test
+  void settingsComeInTheirOrderAndAreCompared() throws IOException {
+    assertThat(run("settings", "demo", "--axis", "rinse-drum")).isZero();
+    assertThat(out.toString()).contains("A01").contains("rewrites").contains("key presses");
+    JsonNode steps = json("settings", "demo", "--axis", "rinse-drum", "--json").get("steps");
+    assertThat(steps.get(0).get("code").asText()).isEqualTo("A03");
+    assertThat(steps.findValuesAsText("derivation")).anyMatch(d -> d.contains("motor plate"));
+    Path found = folder.resolve("found.csv");
+    Files.writeString(found, "code,value,unit\nM12,9.9,A\nZZ,1,\n");
+    assertThat(run("settings", "demo", "--axis", "rinse-drum", "--found", found.toString()))
+        .isEqualTo(1);
+    assertThat(out.toString()).contains("differs: M12 designed 8.05 A, found 9.9 A");
+  }
+
+  @Test
+  void settingsAndEntrySheetAreWritten() throws IOException {
+    Path file = folder.resolve("settings.csv");
+    for (String kind : List.of("settings", "entry-sheet")) {
+      assertThat(
+              run(
+                  "export",
+                  "demo",
+                  "--kind",
+                  kind,
+                  "--axis",
+                  "rinse-drum",
+                  "--out",
+                  file.toString()))
+          .isZero();
+      assertThat(Files.readString(file)).contains("code").contains("A01");
+    }
+    assertThat(run("export", "demo", "--kind", "settings", "--out", file.toString())).isEqualTo(2);
+    assertThat(err.toString()).contains("--kind settings needs --axis");
+  }
+
   private Path sinkingDrum() throws IOException {
     Project demo = Demo.project();
     Project wrong =

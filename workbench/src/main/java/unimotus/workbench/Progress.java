@@ -8,6 +8,7 @@ import java.util.Optional;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
+import unimotus.core.machine.Snapshot;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
@@ -84,9 +85,17 @@ public record Progress(
       return proof.map(Progress::proofState).orElse(State.OPEN);
     }
     State rules = worst(step, review);
+    if (step == WorkStep.SET_UP && rules == State.DONE && !isLeft(review)) {
+      return State.PARTLY;
+    }
     return step == WorkStep.MAKE_SAFE && rules != State.ATTENTION
         ? stopState(review, proof, rules)
         : rules;
+  }
+
+  /** Whether somebody read the drive when its settings were entered. */
+  private static boolean isLeft(AxisReview review) {
+    return review.assembly().record().last(Snapshot.Kind.AS_LEFT).isPresent();
   }
 
   /** A stop that is not designed is open; one that is designed is not done before it is proved. */
@@ -135,9 +144,17 @@ public record Progress(
           .filter(f -> WorkStep.of(f.rule()) == at)
           .findFirst()
           .map(Finding::remedy)
-          .orElse(at == WorkStep.MAKE_SAFE ? "Prove the stop before motion" : "Open " + at.label());
+          .orElse(open(at));
     }
     return proof.map(Progress::proofNext).orElse("Prove the axis");
+  }
+
+  private static String open(WorkStep at) {
+    return switch (at) {
+      case MAKE_SAFE -> "Prove the stop before motion";
+      case SET_UP -> "Enter the settings, read them back as left";
+      default -> "Open " + at.label();
+    };
   }
 
   private static String proofNext(AxisProof proof) {

@@ -218,6 +218,14 @@ public final class SheetDraft {
   }
 
   private void settings(UnaryOperator<List<SettingDefinition>> change) {
-    change(s -> s instanceof DriveSheet d ? d.withSettings(change.apply(d.settings())) : s);
+    change(s -> s instanceof DriveSheet d ? pruned(d.withSettings(change.apply(d.settings()))) : s);
+  }
+
+  /** Rules follow the settings: what is gone is named no more. */
+  private static DriveSheet pruned(DriveSheet drive) {
+    return drive.withRules(
+        drive.rules().stream()
+            .flatMap(r -> r.keeping(c -> drive.setting(c).isPresent()).stream())
+            .toList());
   }
 }

@@ -3,7 +3,10 @@ package unimotus.core.sheet;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
+import java.util.function.Predicate;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /** What a drive does with its settings besides keeping them, as its manual tells. */
@@ -91,16 +94,13 @@ public sealed interface SettingRule {
   /** All codes the rule names. */
   default List<String> named() {
     if (this instanceof Rewrites r) {
-      return java.util.stream.Stream.concat(
-              java.util.stream.Stream.of(r.code()), r.sets().keySet().stream())
-          .toList();
+      return Stream.concat(Stream.of(r.code()), r.sets().keySet().stream()).toList();
     }
     if (this instanceof Resets r) {
       return List.of(r.code());
     }
     if (this instanceof Locked l) {
-      return java.util.stream.Stream.concat(l.codes().stream(), java.util.stream.Stream.of(l.by()))
-          .toList();
+      return Stream.concat(l.codes().stream(), Stream.of(l.by())).toList();
     }
     return members();
   }
@@ -117,5 +117,40 @@ public sealed interface SettingRule {
       return t.codes();
     }
     return this instanceof OfTheLink o ? o.codes() : List.of();
+  }
+
+  /**
+   * This rule for a drive that has only some settings.
+   *
+   * @param has tells whether a code is still there
+   * @return empty where nothing of the rule is left
+   */
+  default Optional<SettingRule> keeping(Predicate<String> has) {
+    if (this instanceof Rewrites r) {
+      Map<String, SettingValue> kept = new TreeMap<>(r.sets());
+      kept.keySet().removeIf(has.negate());
+      return has.test(r.code()) && !kept.isEmpty()
+          ? Optional.of(new Rewrites(r.code(), r.when(), kept))
+          : Optional.empty();
+    }
+    if (this instanceof Resets r) {
+      return Optional.<SettingRule>of(r).filter(x -> has.test(r.code()));
+    }
+    List<String> kept =
+        (this instanceof Locked l ? l.codes() : members()).stream().filter(has).toList();
+    if (kept.isEmpty()) {
+      return Optional.empty();
+    }
+    if (this instanceof Locked l) {
+      return Optional.<SettingRule>of(new Locked(kept, l.by(), l.value()))
+          .filter(x -> has.test(l.by()));
+    }
+    if (this instanceof AtStandstill) {
+      return Optional.of(new AtStandstill(kept));
+    }
+    if (this instanceof Confirmed c) {
+      return Optional.of(new Confirmed(kept, c.withinSeconds()));
+    }
+    return Optional.of(this instanceof SpoilsTuning ? new SpoilsTuning(kept) : new OfTheLink(kept));
   }
 }

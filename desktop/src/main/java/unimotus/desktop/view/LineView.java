@@ -18,6 +18,7 @@ import unimotus.core.machine.Controller;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Project;
 import unimotus.core.path.SignalPath;
+import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.desktop.Desk;
@@ -106,6 +107,21 @@ final class LineView implements View {
               new Mark(States.mark(state), States.word(state)),
               Parts.words(step.label(), "words-caption"));
     }
+    desk.evidence(review)
+        .map(e -> e.ready().verdicts())
+        .ifPresent(
+            v ->
+                steps
+                    .getChildren()
+                    .add(
+                        Parts.words(
+                            "· %d of %d seen to"
+                                .formatted(
+                                    v.stream()
+                                        .filter(r -> r.outcome() == Verdict.Outcome.AGREES)
+                                        .count(),
+                                    v.size()),
+                            "words-caption")));
     Label next = Parts.label(progress.next(), "ink-label");
     HBox.setHgrow(next, Priority.SOMETIMES);
     HBox bottom =
