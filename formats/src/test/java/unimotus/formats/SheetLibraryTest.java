@@ -184,7 +184,7 @@ class SheetLibraryTest {
     List<FileFault> faults = new ArrayList<>();
     SheetCatalogue sheets = SheetLibrary.withFolder(folder, faults);
     assertThat(sheets.find(MotorSheet.class, "my-motor")).isPresent();
-    assertThat(sheets.all(MotorSheet.class)).hasSize(4);
+    assertThat(sheets.all(MotorSheet.class)).hasSize(6);
     assertThat(faults).extracting(FileFault::file).containsExactly("broken.json", "taken.json");
     assertThat(faults.get(1).problem()).contains("taken by another sheet");
   }

@@ -69,7 +69,13 @@ public record AxisDraft(
   private Project addTo(Project project, SheetCatalogue sheets) {
     ControllerSheet controllerKind = sheet(sheets, ControllerSheet.class, controllerSheet);
     DriveSheet driveKind = sheet(sheets, DriveSheet.class, driveSheet);
-    Plate plate = sheet(sheets, MotorSheet.class, motorSheet).plate();
+    MotorSheet motorKind = sheet(sheets, MotorSheet.class, motorSheet);
+    if (motorKind.servo() != null) {
+      throw new IllegalArgumentException(
+          "%s is a servo motor; %s runs induction motors"
+              .formatted(motorKind.name(), driveKind.name()));
+    }
+    Plate plate = motorKind.plate();
     List<String> devices = new ArrayList<>();
     project.controllers().forEach(c -> devices.add(c.id()));
     project.drives().forEach(d -> devices.add(d.id()));

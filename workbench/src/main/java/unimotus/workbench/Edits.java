@@ -23,6 +23,7 @@ import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 
@@ -87,7 +88,7 @@ public final class Edits {
           Axis axis = axis(p, axisId);
           String name = axis.name() + " motor";
           List<String> taken = p.motors().stream().map(Motor::id).toList();
-          Motor motor = new Motor(Ids.from(name, taken), name, sheet.plate());
+          Motor motor = new Motor(Ids.from(name, taken), name, sheet.plate(), sheet.servo());
           return p.with(motor).with(axis.withDevices(axis.controller(), axis.drive(), motor.id()));
         });
   }
@@ -169,6 +170,11 @@ public final class Edits {
           }
           return p.with(drive);
         });
+  }
+
+  /** Sets the servo plate of a motor. */
+  public static Edit servo(String motorId, String what, ServoPlate servo) {
+    return new Edit("set " + what, p -> p.with(p.motor(motorId).orElseThrow().withServo(servo)));
   }
 
   /** Adds a reading. */

@@ -36,6 +36,9 @@ public enum WorkStep {
           DAMAGED,
           EFFICIENCY_CLASS,
           PLATE_CURRENT,
+          SERVO_PLATE,
+          SERVO_ON_DRIVE,
+          MOTOR_VOLTAGE,
           POWER_SIDE ->
           IDENTIFY;
       case UNKNOWN_TERMINAL,

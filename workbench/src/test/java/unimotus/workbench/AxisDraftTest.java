@@ -49,7 +49,9 @@ class AxisDraftTest {
     "terminal-drive-4kw, motor-4kw-4pole, 0-10 V",
     "terminal-drive-4kw, motor-4kw-4pole, ±10 V",
     "compact-drive-2kw, motor-1k5-4pole, 4-20 mA",
-    "compact-drive-2kw, motor-1k5-4pole, 0-10 V"
+    "compact-drive-2kw, motor-1k5-4pole, 0-10 V",
+    "fieldbus-drive-1k5, motor-0k75-6pole, 0-10 V",
+    "pump-drive-5k5, motor-4kw-4pole, 4-20 mA"
   })
   void aDraftedAndWiredAxisHasNothingToMend(String drive, String motor, String range) {
     AxisReview drafted = add(draft("Belt", drive, motor, SignalRange.ofLabel(range).orElseThrow()));
@@ -62,6 +64,15 @@ class AxisDraftTest {
         .isEmpty();
     assertThat(wired.signalPath().orElseThrow().value(Station.FREQUENCY, 12.5))
         .isCloseTo(25, within(0.2));
+  }
+
+  @Test
+  void aServoMotorIsRefusedForADriveOfInductionMotors() {
+    assertThatThrownBy(
+            () -> add(draft("Saw", "terminal-drive-4kw", "servo-motor-0k75", SignalRange.MA_4_20)))
+        .hasMessageContaining("Servo motor 0.75 kW")
+        .hasMessageContaining("induction motors");
+    assertThat(session.project().axes()).isEmpty();
   }
 
   @Test

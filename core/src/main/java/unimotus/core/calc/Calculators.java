@@ -7,7 +7,11 @@ import java.util.stream.Stream;
 /** All calculators. */
 public final class Calculators {
   private static final List<Calculator> ALL =
-      Stream.of(MotorCalculators.all(), AnalogCalculators.all(), MotionCalculators.all())
+      Stream.of(
+              MotorCalculators.all(),
+              PowerCalculators.all(),
+              AnalogCalculators.all(),
+              MotionCalculators.all())
           .flatMap(List::stream)
           .toList();
 

@@ -1,6 +1,8 @@
 package unimotus.core.machine;
 
+import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.ServoPlate;
 
 /**
  * A motor of the line.
@@ -8,8 +10,14 @@ import unimotus.core.sheet.Plate;
  * @param id stable id
  * @param name what people call it
  * @param plate the plate as read on the motor
+ * @param servo what a servo plate says besides; null for an induction motor
  */
-public record Motor(String id, String name, Plate plate) {
+public record Motor(String id, String name, Plate plate, @Nullable ServoPlate servo) {
+
+  /** An induction motor. */
+  public Motor(String id, String name, Plate plate) {
+    this(id, name, plate, null);
+  }
 
   /** Checks the id. */
   public Motor {
@@ -18,6 +26,11 @@ public record Motor(String id, String name, Plate plate) {
 
   /** This motor with another plate. */
   public Motor withPlate(Plate next) {
-    return new Motor(id, name, next);
+    return new Motor(id, name, next, servo);
+  }
+
+  /** This motor with another servo plate. */
+  public Motor withServo(ServoPlate next) {
+    return new Motor(id, name, plate, next);
   }
 }

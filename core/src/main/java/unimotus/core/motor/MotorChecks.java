@@ -32,6 +32,11 @@ public final class MotorChecks {
   public static List<Finding> check(AxisAssembly axis) {
     List<Finding> found = new ArrayList<>();
     Plate plate = axis.motor().plate();
+    if (axis.motor().servo() != null) {
+      ServoChecks.check(axis, axis.motor().servo(), found);
+      return found;
+    }
+    PlateDoubts.checkVoltage(axis, plate, found);
     checkPlate(axis, plate, found);
     PlateDoubts.check(axis, plate, found);
     checkDriveCurrent(axis, plate, found);

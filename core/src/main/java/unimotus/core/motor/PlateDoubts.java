@@ -20,6 +20,8 @@ final class PlateDoubts {
 
   private static final double MOST_SHARE = 1.4;
 
+  private static final double MAINS_MARGIN = 1.1;
+
   private PlateDoubts() {}
 
   static void check(AxisAssembly axis, Plate plate, List<Finding> found) {
@@ -46,6 +48,24 @@ final class PlateDoubts {
                             Math.round(10 * table.getAsDouble()) / 10.0,
                             MeasureUnit.AMPERE_UNIT))));
       }
+    }
+  }
+
+  /** A drive gives its mains voltage and no more. */
+  static void checkVoltage(AxisAssembly axis, Plate plate, List<Finding> found) {
+    double mains = axis.record().feed().mainsVolts();
+    if (plate.voltageVolts() > MAINS_MARGIN * mains) {
+      found.add(
+          new Finding(
+              Severity.WARNING,
+              Rule.MOTOR_VOLTAGE,
+              "axis/%s/motor".formatted(axis.axis().id()),
+              "the plate's column is for %s, the mains gives %s"
+                  .formatted(
+                      text(plate.voltageVolts(), MeasureUnit.VOLT_UNIT),
+                      text(mains, MeasureUnit.VOLT_UNIT)),
+              "The field weakens before the rated speed: the torque is not reached.",
+              "Join the windings in delta and take that column, or choose another motor."));
     }
   }
 

@@ -90,6 +90,9 @@ public record AxisReview(
   }
 
   private static @Nullable SignalPath pathOf(AxisAssembly assembly) {
+    if (assembly.motor().servo() != null) {
+      return null;
+    }
     try {
       return PathFactory.of(assembly);
     } catch (IllegalArgumentException impossiblePlate) {

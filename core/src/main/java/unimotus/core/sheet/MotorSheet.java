@@ -1,6 +1,7 @@
 package unimotus.core.sheet;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A class of three-phase motor with the figures of its plate.
@@ -8,8 +9,10 @@ import java.util.List;
  * @param id stable id
  * @param name class of the motor in words
  * @param plate the plate
+ * @param servo what a servo plate says besides; null for an induction motor
  */
-public record MotorSheet(String id, String name, Plate plate) implements DeviceSheet {
+public record MotorSheet(String id, String name, Plate plate, @Nullable ServoPlate servo)
+    implements DeviceSheet {
 
   @Override
   public List<Terminal> terminals() {
@@ -23,7 +26,7 @@ public record MotorSheet(String id, String name, Plate plate) implements DeviceS
 
   @Override
   public MotorSheet withIdentity(String nextId, String nextName) {
-    return new MotorSheet(nextId, nextName, plate);
+    return new MotorSheet(nextId, nextName, plate, servo);
   }
 
   @Override

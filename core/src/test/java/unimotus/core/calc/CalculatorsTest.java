@@ -47,7 +47,10 @@ class CalculatorsTest {
     assertThat(all()).hasSizeGreaterThanOrEqualTo(15);
   }
 
-  /** IEC 60034-1 definitions, handbook values by arithmetic, 9550·P/n (common practice). */
+  /**
+   * IEC 60034-1 definitions, handbook values by arithmetic, 9550·P/n (common practice); NEC, IEC
+   * 60204-1 and IEC 60228 table values from memory.
+   */
   @ParameterizedTest
   @CsvSource({
     "synchronous-speed, frequency=50Hz poles=4, 1500",
@@ -74,6 +77,11 @@ class CalculatorsTest {
     "coast-time, inertia=0.5kgm2 speed=1500rpm friction=2Nm, 39.27",
     "coast-turns, inertia=0.5kgm2 speed=1500rpm friction=2Nm, 490.9",
     "reflected-inertia, inertia=40kgm2 ratio=20, 0.1",
+    "full-load-current, power=10hp voltage=460V, 14",
+    "conductor, current=16A, 2.5",
+    "voltage-drop, current=11.2A length=100m size=2.5mm2, 15.48",
+    "link-voltage, line=400V, 600",
+    "torque-constant, back-voltage=72.55V, 1.2",
     "machine-speed, speed=1500rpm ratio=60 diameter=0.5m, 39.27"
   })
   void knownValues(String name, String numbers, double expected) {

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.sheet.ServoPlate;
 
 /** Published tables of motors and overload relays, all from memory. */
 class MotorTablesTest {
@@ -93,8 +94,8 @@ class MotorTablesTest {
   /** Handbook: 400 V give 600 V regulated and 566 V rectified, 230 V give 345 V regulated. */
   @Test
   void directVoltageOfTheLink() {
-    assertThat(ServoPlate.regulatedLinkVolts(400)).isCloseTo(600, within(1e-9));
-    assertThat(ServoPlate.regulatedLinkVolts(230)).isCloseTo(345, within(1e-9));
-    assertThat(ServoPlate.rectifiedLinkVolts(400)).isCloseTo(565.7, within(0.05));
+    assertThat(LinkVoltage.regulatedVolts(400)).isCloseTo(600, within(1e-9));
+    assertThat(LinkVoltage.regulatedVolts(230)).isCloseTo(345, within(1e-9));
+    assertThat(LinkVoltage.rectifiedVolts(400)).isCloseTo(565.7, within(0.05));
   }
 }

@@ -32,6 +32,7 @@ import unimotus.core.machine.Reference;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.ServoPlate;
 
 /**
  * Every rule is broken once by one change to a sound axis, and is silent on the sound axis. The
@@ -57,6 +58,11 @@ class RulesTest {
   private static Project plate(
       double power, double volts, double amps, double hertz, double rpm, double cos) {
     return Fixtures.withPlate(sound(), new Plate(power, volts, amps, hertz, rpm, cos, 1, 0.0135));
+  }
+
+  private static Project servo(double backVolts) {
+    ServoPlate servo = new ServoPlate(6, 5, 3000, 4.8, 1.2, backVolts, 8, 4096, 0);
+    return sound().with(sound().motors().get(0).withServo(servo));
   }
 
   private static Reference reference(double fullSpeed, double topHertz, int counts, double step) {
@@ -99,6 +105,9 @@ class RulesTest {
         Arguments.of(Rule.PLATE_PLAUSIBLE, plate(4000, 400, 5.0, 50, 1456, 0.81)),
         Arguments.of(Rule.PLATE_PLAUSIBLE, plate(4000, 400, 8.05, 50, 3000, 0.81)),
         Arguments.of(Rule.PLATE_PLAUSIBLE, plate(4000, 400, 8.05, 60, 1456, 0.81)),
+        Arguments.of(Rule.MOTOR_VOLTAGE, plate(4000, 690, 4.67, 50, 1456, 0.81)),
+        Arguments.of(Rule.SERVO_PLATE, servo(42)),
+        Arguments.of(Rule.SERVO_ON_DRIVE, servo(72.55)),
         Arguments.of(Rule.EFFICIENCY_CLASS, plate(4000, 400, 9.5, 50, 1456, 0.81)),
         Arguments.of(Rule.PLATE_CURRENT, plate(4000, 400, 13.5, 50, 1456, 0.81)),
         Arguments.of(Rule.OVERLOAD_SETTING, Fixtures.withSetting(sound(), "P3", 9.0)),

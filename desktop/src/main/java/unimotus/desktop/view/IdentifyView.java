@@ -15,6 +15,7 @@ import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Reference;
+import unimotus.core.motor.LinkVoltage;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
@@ -24,6 +25,7 @@ import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.identify.DriveReadCard;
@@ -69,14 +71,22 @@ final class IdentifyView implements View {
     if (assembly == null) {
       FindingList findings = new FindingList(desk);
       findings.show(review.findings());
-      HBox cards = new HBox(12, choosing(review.axis()), machine(review.axis()));
+      HBox cards = new HBox(12, choosing(review.axis()));
+      desk.session().project().motors().stream()
+          .filter(m -> m.id().equals(review.axis().motor()))
+          .forEach(m -> cards.getChildren().add(motor(m)));
+      cards.getChildren().add(machine(review.axis()));
       cards.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
       page.getChildren().addAll(cards, Parts.sheet(8, findings));
       return;
     }
     HBox cards =
         new HBox(
-            12, controller(assembly), drive(assembly), motor(assembly), machine(review.axis()));
+            12,
+            controller(assembly),
+            drive(assembly),
+            motor(assembly.motor()),
+            machine(review.axis()));
     cards.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
     cards.getChildren().forEach(c -> ((VBox) c).setPrefWidth(250));
     page.getChildren().add(cards);
@@ -207,10 +217,13 @@ final class IdentifyView implements View {
     return card;
   }
 
-  private VBox motor(AxisAssembly axis) {
-    Motor motor = axis.motor();
+  private VBox motor(Motor motor) {
     Plate p = motor.plate();
     FieldCard card = card("Motor plate", motor.name());
+    if (motor.servo() != null) {
+      servo(card, motor, motor.servo());
+      return card;
+    }
     card.number(
         "Power",
         p.powerWatts() / 1000,
@@ -254,6 +267,62 @@ final class IdentifyView implements View {
           "Rated torque", MotorFormulas.ratedTorqueNewtonMetres(p), MeasureUnit.NEWTON_METRE);
     }
     return card;
+  }
+
+  private void servo(FieldCard card, Motor motor, ServoPlate s) {
+    card.number(
+        "Stall torque",
+        s.stallNewtonMetres(),
+        MeasureUnit.NEWTON_METRE,
+        v -> Edits.servo(motor.id(), "stall torque", s.withStall(v, s.stallAmperes())));
+    card.number(
+        "Stall current",
+        s.stallAmperes(),
+        MeasureUnit.AMPERE_UNIT,
+        v -> Edits.servo(motor.id(), "stall current", s.withStall(s.stallNewtonMetres(), v)));
+    card.number(
+        "Rated speed",
+        s.ratedRpm(),
+        MeasureUnit.RPM,
+        v -> Edits.servo(motor.id(), "rated speed", s.withRated(v, s.ratedNewtonMetres())));
+    card.number(
+        "Rated torque",
+        s.ratedNewtonMetres(),
+        MeasureUnit.NEWTON_METRE,
+        v -> Edits.servo(motor.id(), "rated torque", s.withRated(s.ratedRpm(), v)));
+    card.number(
+        "N·m per ampere",
+        s.torqueNewtonMetresPerAmpere(),
+        MeasureUnit.ONE,
+        v -> Edits.servo(motor.id(), "torque constant", s.withTorqueConstant(v)));
+    card.number(
+        "Volts at 1000 rpm",
+        s.backVoltsPerThousandRpm(),
+        MeasureUnit.VOLT_UNIT,
+        v -> Edits.servo(motor.id(), "back voltage", s.withBackVolts(v)));
+    card.number(
+        "Poles",
+        s.poles(),
+        MeasureUnit.ONE,
+        v ->
+            Edits.servo(
+                motor.id(), "poles", s.withFeedback((int) Math.round(v), s.encoderCounts())));
+    card.number(
+        "Feedback, counts a turn",
+        s.encoderCounts(),
+        MeasureUnit.COUNTS,
+        v -> Edits.servo(motor.id(), "feedback", s.withFeedback(s.poles(), (int) Math.round(v))));
+    card.number(
+        "Holding brake",
+        s.brakeNewtonMetres(),
+        MeasureUnit.NEWTON_METRE,
+        v -> Edits.servo(motor.id(), "holding brake", s.withBrake(v)));
+    card.computed("Power", s.ratedWatts() / 1000, MeasureUnit.KILOWATT);
+    card.computed("Frequency", s.ratedHertz(), MeasureUnit.HERTZ_UNIT);
+    if (s.backVoltsPerThousandRpm() > 0) {
+      card.computed("N·m per ampere by voltage", s.torqueConstantFromBackVolts(), MeasureUnit.ONE);
+    }
+    card.computed("Link, infeed 400 V", LinkVoltage.regulatedVolts(400), MeasureUnit.VOLT_UNIT);
   }
 
   private static Edit plate(Motor motor, String what, Plate next) {

@@ -1,4 +1,4 @@
-package unimotus.core.motor;
+package unimotus.core.sheet;
 
 /**
  * The plate of a permanent-magnet servo motor.
@@ -54,7 +54,7 @@ public record ServoPlate(
 
   /** Rated power T·ω in watts. */
   public double ratedWatts() {
-    return MotorFormulas.powerWatts(ratedNewtonMetres, ratedRpm);
+    return ratedNewtonMetres * 2 * Math.PI * ratedRpm / 60;
   }
 
   /**
@@ -64,6 +64,11 @@ public record ServoPlate(
    * @return newton metres an ampere; 0 where the plate states no back voltage
    */
   public double torqueConstantFromBackVolts() {
+    return torqueConstant(backVoltsPerThousandRpm);
+  }
+
+  /** k_T = √3·E/ω in newton metres an ampere, E r.m.s. between two lines at 1000 rpm. */
+  public static double torqueConstant(double backVoltsPerThousandRpm) {
     return Math.sqrt(3) * backVoltsPerThousandRpm / THOUSAND_RPM;
   }
 
@@ -82,13 +87,87 @@ public record ServoPlate(
     return Math.abs(a - b) <= AGREE * b;
   }
 
-  /** Nominal d.c. link of a regulated infeed, 1.5 times the line (common practice). */
-  public static double regulatedLinkVolts(double lineVolts) {
-    return 1.5 * lineVolts;
+  /** This plate with another torque constant. */
+  public ServoPlate withTorqueConstant(double next) {
+    return new ServoPlate(
+        stallNewtonMetres,
+        stallAmperes,
+        ratedRpm,
+        ratedNewtonMetres,
+        next,
+        backVoltsPerThousandRpm,
+        poles,
+        encoderCounts,
+        brakeNewtonMetres);
   }
 
-  /** D.c. link of a plain rectifier without load, √2 times the line. */
-  public static double rectifiedLinkVolts(double lineVolts) {
-    return Math.sqrt(2) * lineVolts;
+  /** This plate with another back voltage at 1000 rpm. */
+  public ServoPlate withBackVolts(double next) {
+    return new ServoPlate(
+        stallNewtonMetres,
+        stallAmperes,
+        ratedRpm,
+        ratedNewtonMetres,
+        torqueNewtonMetresPerAmpere,
+        next,
+        poles,
+        encoderCounts,
+        brakeNewtonMetres);
+  }
+
+  /** This plate with other figures at standstill. */
+  public ServoPlate withStall(double newtonMetres, double amperes) {
+    return new ServoPlate(
+        newtonMetres,
+        amperes,
+        ratedRpm,
+        ratedNewtonMetres,
+        torqueNewtonMetresPerAmpere,
+        backVoltsPerThousandRpm,
+        poles,
+        encoderCounts,
+        brakeNewtonMetres);
+  }
+
+  /** This plate with other figures at rated speed. */
+  public ServoPlate withRated(double rpm, double newtonMetres) {
+    return new ServoPlate(
+        stallNewtonMetres,
+        stallAmperes,
+        rpm,
+        newtonMetres,
+        torqueNewtonMetresPerAmpere,
+        backVoltsPerThousandRpm,
+        poles,
+        encoderCounts,
+        brakeNewtonMetres);
+  }
+
+  /** This plate with another feedback and pole count. */
+  public ServoPlate withFeedback(int nextPoles, int counts) {
+    return new ServoPlate(
+        stallNewtonMetres,
+        stallAmperes,
+        ratedRpm,
+        ratedNewtonMetres,
+        torqueNewtonMetresPerAmpere,
+        backVoltsPerThousandRpm,
+        nextPoles,
+        counts,
+        brakeNewtonMetres);
+  }
+
+  /** This plate with another holding brake; 0 for none. */
+  public ServoPlate withBrake(double newtonMetres) {
+    return new ServoPlate(
+        stallNewtonMetres,
+        stallAmperes,
+        ratedRpm,
+        ratedNewtonMetres,
+        torqueNewtonMetresPerAmpere,
+        backVoltsPerThousandRpm,
+        poles,
+        encoderCounts,
+        newtonMetres);
   }
 }
