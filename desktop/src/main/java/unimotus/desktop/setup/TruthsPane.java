@@ -9,6 +9,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
@@ -59,7 +60,8 @@ final class TruthsPane extends VBox {
     who.setPromptText("your name");
     getChildren()
         .addAll(
-            Parts.row(8, left, Parts.label("against", "ink-label"), right),
+            Parts.row(8, label("Left"), left),
+            Parts.row(8, label("Right"), right),
             rows,
             Parts.label("Read from the drive", "ink-strong"),
             Parts.row(
@@ -69,6 +71,12 @@ final class TruthsPane extends VBox {
                 Parts.quiet("keep-designed", "it stands as designed", this::keepDesigned),
                 Parts.quiet("export-settings", "write a list", this::exportList)),
             problems);
+  }
+
+  private static Label label(String side) {
+    Label label = Parts.label(side, "ink-label");
+    label.setMinWidth(40);
+    return label;
   }
 
   private ChoiceField<Truth> truth(String id, java.util.function.Consumer<Truth> take) {
@@ -84,6 +92,7 @@ final class TruthsPane extends VBox {
               }
             });
     field.setId(id);
+    field.setMinWidth(240);
     return field;
   }
 
