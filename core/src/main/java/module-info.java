@@ -18,6 +18,7 @@ module unimotus.core {
   exports unimotus.core.derivation;
   exports unimotus.core.detective;
   exports unimotus.core.discrete;
+  exports unimotus.core.fieldbus;
   exports unimotus.core.finding;
   exports unimotus.core.identity;
   exports unimotus.core.link;
@@ -26,6 +27,7 @@ module unimotus.core {
   exports unimotus.core.motor;
   exports unimotus.core.path;
   exports unimotus.core.power;
+  exports unimotus.core.profile;
   exports unimotus.core.proof;
   exports unimotus.core.quantity;
   exports unimotus.core.review;

@@ -15,6 +15,7 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.review.AxisReview;
 import unimotus.core.wiring.CommandState;
@@ -48,6 +49,7 @@ public final class Desk {
   public record Message(String text, boolean attention) {}
 
   private @Nullable Circuit circuit;
+  private @Nullable String aim;
   private final Session session;
   private final Dialogs dialogs;
   private final Clock clock;
@@ -203,6 +205,24 @@ public final class Desk {
   public void openCircuit(CommandState state, List<WiringFault> faults) {
     circuit = new Circuit(state, faults);
     show(axisId.get(), WorkStep.WIRE);
+  }
+
+  /** Goes to where a finding is mended, and to the very thing where the station can. */
+  public void goTo(Finding finding) {
+    WorkStep there = WorkStep.of(finding.rule());
+    aim = there == WorkStep.SET_UP ? finding.place() : null;
+    if (step.get() == there) {
+      refresh();
+    } else {
+      step.set(there);
+    }
+  }
+
+  /** The place somebody wants to be taken to; empty once it was asked for. */
+  public Optional<String> takeAim() {
+    Optional<String> place = Optional.ofNullable(aim);
+    aim = null;
+    return place;
   }
 
   /** The state a circuit was last asked to be opened in; it is handed out once. */

@@ -22,6 +22,7 @@ import unimotus.core.proof.AxisProof;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.sheet.SettingValue;
+import unimotus.workbench.Edits;
 import unimotus.workbench.SettingLists;
 import unimotus.workbench.Truth;
 import unimotus.workbench.WorkStep;
@@ -189,6 +190,26 @@ class SetUpStationTest extends WindowTest {
     assertThat(desk.step().get()).isEqualTo(WorkStep.MAP);
   }
 
+  /** A finding leads to the very setting it speaks of. */
+  @Test
+  void aFindingLeadsToItsSetting() throws Exception {
+    at(WorkStep.SET_UP);
+    interact(() -> desk.apply(Edits.setting("drum-drive", "M16", new SettingValue.Number(9.2))));
+    settle();
+    interact(() -> desk.step().set(WorkStep.IDENTIFY));
+    settle();
+    interact(
+        () ->
+            desk.review().orElseThrow().findings().stream()
+                .filter(f -> f.rule() == Rule.OVERLOAD_SETTING)
+                .findFirst()
+                .ifPresent(desk::goTo));
+    settle();
+    assertThat(desk.step().get()).isEqualTo(WorkStep.SET_UP);
+    waitUntil(() -> lookup("#setting-M16").query().isFocused());
+    assertThat(shows("M16  Electronic overload")).isTrue();
+  }
+
   @Test
   void byCommunicationThereAreNoKeys() {
     at(WorkStep.SET_UP);
@@ -228,10 +249,10 @@ class SetUpStationTest extends WindowTest {
     interact(() -> lookup("#ready-who").<TextInputControl>query().setText("A. Tester"));
     press("#tick-ready-identify-drive");
     type("#tick-ready-identify-mains", "407 V");
-    assertThat(shows("2 of 6 seen to")).isTrue();
+    assertThat(shows("2 of 7 seen to")).isTrue();
     type("#drive-firmware", "2.9");
     assertThat(finds(Rule.FIRMWARE)).isTrue();
-    assertThat(shows("0 of 6 seen to")).as("stale with the plate").isTrue();
+    assertThat(shows("0 of 7 seen to")).as("stale with the plate").isTrue();
     type("#drive-firmware", "new");
     assertThat(message(this)).contains("'new'");
     assertThat(drum().record().plate().firmware()).isEqualTo("2.9");

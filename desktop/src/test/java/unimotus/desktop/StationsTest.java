@@ -227,7 +227,7 @@ class StationsTest extends WindowTest {
 
   @Test
   void anIncompleteAxisIsCompletedByChoosing() {
-    at("slicer-x", WorkStep.IDENTIFY);
+    at("bale-tie", WorkStep.IDENTIFY);
     choose(this, "#choose-drive", "Terminal drive 4 kW");
     choose(this, "#choose-motor", "Motor 0.75 kW, 6 poles");
     assertThat(desk.review().orElseThrow().assembly()).isNotNull();
@@ -250,8 +250,27 @@ class StationsTest extends WindowTest {
           WorkStep.DRY_RUN,
           WorkStep.PROVE
         }) {
-      at("slicer-x", step);
+      at("bale-tie", step);
       assertThat(shows("still missing: a drive, a motor")).as(step.label()).isTrue();
+    }
+  }
+
+  /** A servo motor on a drive of induction motors: told at once, and no view falls over it. */
+  @Test
+  void aServoMotorOnTheWrongDriveIsTold() {
+    at("slicer-x", WorkStep.IDENTIFY);
+    assertThat(text(this, "#stall-torque")).contains("2.9");
+    choose(this, "#choose-drive", "Terminal drive 4 kW");
+    assertThat(desk.review().orElseThrow().findings())
+        .anyMatch(f -> f.rule().code().equals("MOT-009"));
+    enter(this, "#volts-at-1000-rpm", "30 V");
+    assertThat(desk.review().orElseThrow().findings())
+        .anyMatch(f -> f.rule().code().equals("MOT-008"));
+    for (WorkStep step : WorkStep.values()) {
+      if (step != WorkStep.HAND_OVER) {
+        onWindow(() -> desk.show("slicer-x", step));
+        assertThat(desk.step().get()).isEqualTo(step);
+      }
     }
   }
 }

@@ -65,6 +65,11 @@ public final class ReadyList {
         "Drive, motor and controller sound",
         "No dents, no damp, nothing loose, nothing missing.",
         drive);
+    tick(
+        "identify.software",
+        "Software not older than the firmware",
+        "What programs drive and controller knows their firmware.",
+        EnumSet.of(Part.POWER, Part.CONTROLLER));
     modules(axis.driveSheet().identity(), axis.record().plate());
     double volts = axis.record().feed().mainsVolts();
     items.add(

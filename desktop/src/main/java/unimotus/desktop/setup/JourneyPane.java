@@ -1,7 +1,9 @@
 package unimotus.desktop.setup;
 
 import java.util.Locale;
+import java.util.Objects;
 import java.util.function.Consumer;
+import java.util.function.Predicate;
 import java.util.stream.Stream;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -186,8 +188,7 @@ final class JourneyPane extends VBox {
 
   /** Marks another setting as looked at; the rows stay, and with them what is being typed. */
   void choose(Journey journey, String code) {
-    for (Node row :
-        Stream.concat(steps.getChildren().stream(), others.getChildren().stream()).toList()) {
+    for (Node row : rows().toList()) {
       row.getStyleClass().remove("chosen");
       if (code.equals(row.getUserData())) {
         row.getStyleClass().add("chosen");
@@ -198,11 +199,25 @@ final class JourneyPane extends VBox {
 
   /** Takes the keyboard to the first setting that was looked for. */
   void goToSought() {
-    Stream.concat(steps.getChildren().stream(), others.getChildren().stream())
-        .filter(r -> r.getStyleClass().contains("sought"))
-        .findFirst()
+    goTo(r -> r.getStyleClass().contains("sought"));
+  }
+
+  /** Takes the keyboard to a setting. */
+  void goTo(String code) {
+    goTo(r -> code.equals(r.getUserData()));
+  }
+
+  private void goTo(Predicate<Node> wanted) {
+    rows()
+        .filter(wanted)
         .map(r -> r.lookup("#setting-" + r.getUserData()))
+        .filter(Objects::nonNull)
+        .findFirst()
         .ifPresent(Node::requestFocus);
+  }
+
+  private Stream<Node> rows() {
+    return Stream.concat(steps.getChildren().stream(), others.getChildren().stream());
   }
 
   private void brackets(Journey journey, @Nullable String chosen) {

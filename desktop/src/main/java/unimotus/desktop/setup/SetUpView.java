@@ -5,6 +5,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -152,10 +153,11 @@ public final class SetUpView implements View {
   public void refresh() {
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
-    middle.setVisible(axis != null);
     if (review == null || axis == null) {
+      page.getChildren().set(1, missing(review));
       return;
     }
+    page.getChildren().set(1, middle);
     Map<String, SettingValue> held = held(axis);
     try {
       shown = Journey.of(axis, held, way);
@@ -174,9 +176,24 @@ public final class SetUpView implements View {
                     ? ", %d key presses on the way".formatted(now.entry().presses())
                     : "",
                 held.isEmpty() ? "as new" : "as found"));
+    desk.takeAim()
+        .map(place -> place.substring(place.lastIndexOf('/') + 1))
+        .filter(code -> axis.driveSheet().setting(code).isPresent())
+        .ifPresent(this::aimAt);
     fromFound.setDisable(Truth.FOUND.of(axis).isEmpty());
     journey.show(axis, now, search.getText().strip(), chosen);
     showSide(axis, now, held, here(review));
+  }
+
+  private static Node missing(@Nullable AxisReview review) {
+    return Parts.prose(
+        review == null ? "Choose an axis." : review.findings().get(0).seen(), "ink-label");
+  }
+
+  private void aimAt(String code) {
+    chosen = code;
+    shownSide = Side.WHY;
+    Platform.runLater(() -> journey.goTo(code));
   }
 
   private static List<Finding> here(AxisReview review) {

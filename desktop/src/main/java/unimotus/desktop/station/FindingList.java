@@ -42,7 +42,7 @@ public final class FindingList extends VBox {
             Parts.prose("→ " + finding.remedy()),
             Parts.prose(finding.rule().code() + " · " + finding.rule().source(), "ink-caption"),
             Parts.quiet(
-                "go-" + finding.rule().code(), "at " + step.label(), () -> desk.step().set(step)));
+                "go-" + finding.rule().code(), "at " + step.label(), () -> desk.goTo(finding)));
     HBox.setHgrow(words, Priority.ALWAYS);
     Mark mark = new Mark(States.mark(finding.severity()), finding.severity().label());
     HBox row = new HBox(9, mark, words);

@@ -1,0 +1,112 @@
+package unimotus.core.fieldbus;
+
+/**
+ * One value of a register map. The value is raw · scale + offset.
+ *
+ * @param name what it is
+ * @param table the table it stands in
+ * @param address where it begins, counted from 0 as on the wire
+ * @param type what its words mean
+ * @param order how they lie on the wire
+ * @param scale value of one raw step; not 0
+ * @param offset value at raw 0
+ * @param unit unit of the value; empty for none
+ * @param minimum least value that is meant
+ * @param maximum greatest value that is meant
+ * @param access whether it may be read and written
+ * @param group what is read together
+ */
+public record RegisterEntry(
+    String name,
+    RegisterTable table,
+    int address,
+    RegisterType type,
+    WordOrder order,
+    double scale,
+    double offset,
+    String unit,
+    double minimum,
+    double maximum,
+    Access access,
+    String group) {
+
+  /** Whether a value may be read and written. */
+  public enum Access {
+    READ("read"),
+    WRITE("write"),
+    READ_WRITE("read, write");
+
+    private final String label;
+
+    Access(String label) {
+      this.label = label;
+    }
+
+    /** The words shown. */
+    public String label() {
+      return label;
+    }
+
+    /** Whether it may be written. */
+    public boolean isWritable() {
+      return this != READ;
+    }
+
+    /** Whether it may be read. */
+    public boolean isReadable() {
+      return this != WRITE;
+    }
+  }
+
+  /** Checks what no device can have. */
+  public RegisterEntry {
+    if (name.isBlank()) {
+      throw new IllegalArgumentException("a register needs a name");
+    }
+    if (address < 0 || address + type.words() > 0x10000) {
+      throw new IllegalArgumentException(
+          "%s: address %d with %d registers lies outside 0 to 65535"
+              .formatted(name, address, type.words()));
+    }
+    if (scale == 0 || !Double.isFinite(scale) || !Double.isFinite(offset)) {
+      throw new IllegalArgumentException("%s: the scale must not be %s".formatted(name, scale));
+    }
+    if (table.isBits() != (type == RegisterType.BIT)) {
+      throw new IllegalArgumentException(
+          "%s: a %s does not hold a %s".formatted(name, table.label(), type.label()));
+    }
+    if (!(minimum <= maximum)) {
+      throw new IllegalArgumentException(
+          "%s: minimum %s is over maximum %s".formatted(name, minimum, maximum));
+    }
+  }
+
+  /** The first address after it. */
+  public int end() {
+    return address + type.words();
+  }
+
+  /** The value of words that came over the wire. */
+  public double value(int[] words) {
+    return type.decode(words, order) * scale + offset;
+  }
+
+  /**
+   * The words of a value.
+   *
+   * @throws IllegalArgumentException where it does not fit
+   */
+  public int[] words(double value) {
+    try {
+      return type.encode((value - offset) / scale, order);
+    } catch (IllegalArgumentException e) {
+      throw new IllegalArgumentException("%s: %s".formatted(name, e.getMessage()));
+    }
+  }
+
+  /** This entry at another address. */
+  public RegisterEntry at(int next) {
+    return new RegisterEntry(
+        name, table, next, type, order, scale, offset, unit, minimum, maximum, access, group);
+  }
+}

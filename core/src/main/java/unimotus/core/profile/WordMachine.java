@@ -1,0 +1,237 @@
+package unimotus.core.profile;
+
+import java.util.ArrayDeque;
+import java.util.ArrayList;
+import java.util.Deque;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/** Plays a profile: what a word does, and which words do what one wants. */
+public final class WordMachine {
+  private final WordProfile profile;
+
+  /** The machine of a profile. */
+  public WordMachine(WordProfile profile) {
+    this.profile = profile;
+  }
+
+  /**
+   * What came of a control word.
+   *
+   * @param word the word
+   * @param from the state it met
+   * @param to the state afterwards, the same where it was ignored
+   * @param commands what the word commands, by name
+   * @param taken numbers of the transitions taken; 0 for one without a number
+   * @param words what happened in a sentence, and why where nothing did
+   */
+  public record Reaction(
+      int word,
+      WordState from,
+      WordState to,
+      List<String> commands,
+      List<Integer> taken,
+      String words) {
+
+    /** Whether nothing happened. */
+    public boolean isIgnored() {
+      return taken.isEmpty();
+    }
+  }
+
+  /**
+   * One word of a way.
+   *
+   * @param word the number to send
+   * @param command what it commands
+   * @param then the state to wait for before the next one
+   */
+  public record Step(int word, String command, WordState then) {}
+
+  /** What somebody wants of a drive. */
+  public enum Intent {
+    START_FORWARD("start forward"),
+    START_REVERSE("start in reverse"),
+    STOP("stop"),
+    RESET("reset the fault");
+
+    private final String label;
+
+    Intent(String label) {
+      this.label = label;
+    }
+
+    /** The words shown. */
+    public String label() {
+      return label;
+    }
+  }
+
+  /** What a word does in a state, after another word. */
+  public Reaction react(WordState state, int word, int before) {
+    Words.check(word);
+    List<WordCommand> given =
+        profile.commands().stream().filter(c -> c.isGiven(word, before)).toList();
+    WordState at = state;
+    List<Integer> taken = new ArrayList<>();
+    // A word that commands two steps at once, as 0x0F does, takes both.
+    Optional<WordTransition> next = transition(at, given);
+    while (next.isPresent() && taken.size() < profile.transitions().size()) {
+      taken.add(next.get().number());
+      at = profile.state(next.get().to());
+      next = at.equals(state) ? Optional.empty() : onward(at, given, next.get());
+    }
+    List<String> names = given.stream().map(WordCommand::name).toList();
+    return new Reaction(
+        word, state, at, names, taken, taken.isEmpty() ? ignored(state, word, before) : done(at));
+  }
+
+  private static String done(WordState at) {
+    return "leads to " + at.name();
+  }
+
+  private Optional<WordTransition> transition(WordState at, List<WordCommand> given) {
+    return profile.transitions().stream()
+        .filter(t -> t.from().equals(at.name()) && t.command() != null)
+        .filter(t -> given.stream().anyMatch(c -> c.name().equals(t.command())))
+        .findFirst();
+  }
+
+  /** On from a state only upward: a word does not take back what it has just done. */
+  private Optional<WordTransition> onward(
+      WordState at, List<WordCommand> given, WordTransition last) {
+    return transition(at, given).filter(t -> !t.to().equals(last.from()));
+  }
+
+  private String ignored(WordState state, int word, int before) {
+    for (WordCommand command : profile.commands()) {
+      boolean would =
+          profile.transitions().stream()
+              .anyMatch(t -> t.from().equals(state.name()) && command.name().equals(t.command()));
+      if (would && command.isIn(word) && !command.isGiven(word, before)) {
+        return "ignored: %s counts only when its bits change to %s; they stood so already"
+            .formatted(command.name(), Words.hex(command.value()));
+      }
+    }
+    List<String> taken =
+        profile.transitions().stream()
+            .filter(t -> t.from().equals(state.name()) && t.command() != null)
+            .map(t -> String.valueOf(t.command()))
+            .distinct()
+            .toList();
+    return taken.isEmpty()
+        ? "ignored: %s is left only by the drive itself".formatted(state.name())
+        : "ignored: in %s only %s is listened to".formatted(state.name(), String.join(", ", taken));
+  }
+
+  /** Several words one after the other. */
+  public List<Reaction> play(WordState from, int before, List<Integer> words) {
+    List<Reaction> reactions = new ArrayList<>();
+    WordState at = from;
+    int last = before;
+    for (int word : words) {
+      Reaction reaction = react(at, word, last);
+      reactions.add(reaction);
+      at = reaction.to();
+      last = word;
+    }
+    return reactions;
+  }
+
+  /**
+   * The words that lead from a state to what is wanted, fewest first.
+   *
+   * @param before the control word that stands now
+   * @return empty where the drive does already what is wanted
+   * @throws IllegalArgumentException where no word leads there
+   */
+  public List<Step> way(WordState from, Intent intent, int before) {
+    WordState.Kind goal =
+        switch (intent) {
+          case START_FORWARD, START_REVERSE -> WordState.Kind.RUNNING;
+          case STOP -> WordState.Kind.READY;
+          case RESET -> null;
+        };
+    if (from.kind() == WordState.Kind.FAULT && intent != Intent.RESET) {
+      List<Step> all = new ArrayList<>(way(from, Intent.RESET, before));
+      Step last = all.get(all.size() - 1);
+      all.addAll(way(last.then(), intent, last.word()));
+      return all;
+    }
+    boolean reached = goal == null ? from.kind() != WordState.Kind.FAULT : from.kind() == goal;
+    if (reached) {
+      return List.of();
+    }
+    return worded(commands(from, goal), from, intent, before);
+  }
+
+  /** The transitions from a state to one of a kind; to any without a fault where kind is null. */
+  private List<WordTransition> commands(WordState from, WordState.@Nullable Kind goal) {
+    Map<String, WordTransition> came = new HashMap<>();
+    Deque<String> open = new ArrayDeque<>(List.of(from.name()));
+    while (!open.isEmpty()) {
+      String at = open.removeFirst();
+      WordState here = profile.state(at);
+      boolean there =
+          !here.equals(from)
+              && (goal == null ? here.kind() != WordState.Kind.FAULT : here.kind() == goal);
+      if (there) {
+        return path(came, from.name(), at);
+      }
+      for (WordTransition t : profile.transitions()) {
+        boolean fresh = !came.containsKey(t.to()) && !t.to().equals(from.name());
+        if (t.from().equals(at) && t.command() != null && fresh) {
+          came.put(t.to(), t);
+          open.addLast(t.to());
+        }
+      }
+    }
+    throw new IllegalArgumentException(
+        "%s: no word leads on from %s; the drive has to leave it by itself"
+            .formatted(profile.name(), from.name()));
+  }
+
+  private static List<WordTransition> path(
+      Map<String, WordTransition> came, String from, String to) {
+    List<WordTransition> path = new ArrayList<>();
+    for (String at = to; !at.equals(from); at = path.get(0).from()) {
+      path.add(0, came.get(at));
+    }
+    return path;
+  }
+
+  private List<Step> worded(List<WordTransition> path, WordState from, Intent intent, int before) {
+    List<Step> steps = new ArrayList<>();
+    int last = before;
+    WordState at = from;
+    for (WordTransition transition : path) {
+      WordCommand command = profile.command(String.valueOf(transition.command()));
+      int word = command.put(direction(intent, last) | profile.extras());
+      if (command.onEdge() && command.isIn(last)) {
+        // The bits have to leave before they can come again.
+        int rest = word & ~command.mask() | ~command.value() & command.mask();
+        steps.add(new Step(rest, "take " + command.name() + " away", at));
+      }
+      at = profile.state(transition.to());
+      steps.add(new Step(word, command.name(), at));
+      last = word;
+    }
+    return steps;
+  }
+
+  private int direction(Intent intent, int word) {
+    return switch (intent) {
+      case START_FORWARD -> word & ~profile.reverse();
+      case START_REVERSE -> word | profile.reverse();
+      case STOP, RESET -> word;
+    };
+  }
+
+  /** The names of the bits that are set, from the least. */
+  public static List<String> names(List<WordBit> bits, int word) {
+    return bits.stream().filter(b -> b.isSet(word)).map(WordBit::name).toList();
+  }
+}
