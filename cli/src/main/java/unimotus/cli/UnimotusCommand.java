@@ -30,6 +30,9 @@ import picocli.CommandLine.Spec;
       WiringCommand.class,
       StopsCommand.class,
       SettingsCommand.class,
+      ServeCommand.class,
+      FrameCommand.class,
+      WordCommand.class,
       ExportCommand.class,
       SchemaCommand.class,
       CommandLine.HelpCommand.class

@@ -47,14 +47,28 @@ public record BenchSetup(
 
   /** The bench of an axis as designed. */
   public static BenchSetup of(AxisAssembly axis, SignalPath path) {
+    return of(
+        axis, number -> path.value(Station.FREQUENCY, number), path.reference().maximumHertz());
+  }
+
+  /** The bench of an axis whose drive is told its frequency in hertz, as over a fieldbus. */
+  public static BenchSetup inHertz(AxisAssembly axis) {
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    double most =
+        settings.number(SettingRole.MAXIMUM_FREQUENCY, axis.motor().plate().frequencyHertz());
+    return of(axis, hertz -> Math.min(Math.abs(hertz), most), most);
+  }
+
+  private static BenchSetup of(
+      AxisAssembly axis, DoubleUnaryOperator referenceHertz, double maximumHertz) {
     Plate plate = axis.motor().plate();
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     double limit =
         settings.number(SettingRole.CURRENT_LIMIT, axis.driveSheet().ratings().currentAmperes());
     double rated = MotorFormulas.ratedTorqueNewtonMetres(plate);
     return new BenchSetup(
-        number -> path.value(Station.FREQUENCY, number),
-        path.reference().maximumHertz(),
+        referenceHertz,
+        maximumHertz,
         settings.number(SettingRole.ACCELERATION_TIME, 10),
         settings.number(SettingRole.DECELERATION_TIME, 10),
         settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),

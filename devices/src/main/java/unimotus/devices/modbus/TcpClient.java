@@ -1,0 +1,96 @@
+package unimotus.devices.modbus;
+
+import java.io.BufferedInputStream;
+import java.io.DataInputStream;
+import java.io.IOException;
+import java.io.OutputStream;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.SocketTimeoutException;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * Asks a device on TCP, one request at a time. An answer to an earlier request that comes late is
+ * passed over; after a lie or a silence the connection is made anew before the next request.
+ */
+public final class TcpClient implements AutoCloseable {
+  private static final int MOST_LATE_ANSWERS = 64;
+
+  private final InetSocketAddress address;
+  private final int timeoutMilliseconds;
+  private Socket socket = new Socket();
+  private @Nullable DataInputStream in;
+  private int transaction;
+
+  /**
+   * A client; it joins with the first request.
+   *
+   * @param timeoutMilliseconds longest wait for joining and for each answer
+   */
+  public TcpClient(String host, int port, int timeoutMilliseconds) {
+    this.address = new InetSocketAddress(host, port);
+    this.timeoutMilliseconds = timeoutMilliseconds;
+  }
+
+  /**
+   * Asks a unit.
+   *
+   * @throws FrameFault where the answer lies
+   * @throws IOException where no answer comes in time, or the connection breaks
+   */
+  public synchronized Response ask(int unit, Request request) throws IOException, FrameFault {
+    try {
+      join();
+      transaction = transaction + 1 & 0xFFFF;
+      OutputStream out = socket.getOutputStream();
+      out.write(new TcpFrame(transaction, unit, request.bytes()).bytes());
+      out.flush();
+      return Response.to(request, awaited(unit).message());
+    } catch (SocketTimeoutException silent) {
+      leave();
+      throw new IOException(
+          "%s did not answer within %d ms".formatted(address, timeoutMilliseconds), silent);
+    } catch (IOException | FrameFault broken) {
+      leave();
+      throw broken;
+    }
+  }
+
+  private TcpFrame awaited(int unit) throws IOException, FrameFault {
+    long end = System.nanoTime() + timeoutMilliseconds * 1_000_000L;
+    for (int late = 0; late <= MOST_LATE_ANSWERS && System.nanoTime() < end; late++) {
+      TcpFrame frame = TcpFrame.read(in);
+      if (frame == null) {
+        throw new IOException("%s closed the connection".formatted(address));
+      }
+      if (frame.transaction() == transaction) {
+        if (frame.unit() != unit) {
+          throw new FrameFault("unit %d was asked, unit %d answered".formatted(unit, frame.unit()));
+        }
+        return frame;
+      }
+    }
+    throw new FrameFault("%s answers other requests than the one asked".formatted(address));
+  }
+
+  private void join() throws IOException {
+    if (in != null) {
+      return;
+    }
+    socket = new Socket();
+    socket.setTcpNoDelay(true);
+    socket.setSoTimeout(timeoutMilliseconds);
+    socket.connect(address, timeoutMilliseconds);
+    in = new DataInputStream(new BufferedInputStream(socket.getInputStream()));
+  }
+
+  private void leave() throws IOException {
+    in = null;
+    socket.close();
+  }
+
+  @Override
+  public synchronized void close() throws IOException {
+    leave();
+  }
+}

@@ -1,0 +1,174 @@
+package unimotus.devices.drive;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
+
+import java.util.List;
+import java.util.concurrent.atomic.AtomicLong;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import unimotus.core.bench.BenchSetup;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.motion.ShaftLoad;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.WordMachine;
+import unimotus.core.profile.WordMachine.Intent;
+import unimotus.core.profile.WordMachine.Step;
+import unimotus.core.profile.WordProfile;
+import unimotus.core.profile.WordState;
+import unimotus.core.sheet.Plate;
+import unimotus.devices.modbus.Unit;
+
+/** A drive behind registers, on a clock of its own. */
+class DriveUnitTest {
+  private static final Plate PLATE = new Plate(750, 400, 2.05, 50, 930, 0.72, 1, 0.0025);
+  private final AtomicLong nanos = new AtomicLong();
+
+  static List<WordProfile> profiles() {
+    return List.of(DriveProfiles.CIA_402_VELOCITY, DriveProfiles.RUN_AND_STOP);
+  }
+
+  private DriveUnit drive(WordProfile profile) {
+    BenchSetup setup =
+        new BenchSetup(
+            hertz -> Math.min(hertz, 50),
+            50,
+            2,
+            2,
+            true,
+            false,
+            PLATE,
+            15,
+            new ShaftLoad(0.005, 1, 0, 0));
+    return new DriveUnit(setup, profile, "Fieldbus drive 1.5 kW", nanos::get);
+  }
+
+  private void pass(double seconds) {
+    nanos.addAndGet((long) (seconds * 1e9));
+  }
+
+  private static double read(DriveUnit drive, DriveRegisters register) throws Unit.Refused {
+    List<Integer> words =
+        drive.read(
+            register.entry().table(), register.entry().address(), register.entry().type().words());
+    return register.entry().value(words.stream().mapToInt(w -> w).toArray());
+  }
+
+  private static void write(DriveUnit drive, DriveRegisters register, double value)
+      throws Unit.Refused {
+    int[] words = register.entry().words(value);
+    drive.write(register.entry().table(), register.entry().address(), List.of(words[0]));
+  }
+
+  private void go(DriveUnit drive, WordProfile profile, Intent intent) throws Unit.Refused {
+    int status = (int) read(drive, DriveRegisters.STATUS_WORD);
+    WordState at = profile.shown(status).orElseThrow();
+    int before = (int) read(drive, DriveRegisters.CONTROL_WORD);
+    for (Step step : new WordMachine(profile).way(at, intent, before)) {
+      write(drive, DriveRegisters.CONTROL_WORD, step.word());
+      pass(0.01);
+      int shown = (int) read(drive, DriveRegisters.STATUS_WORD);
+      assertThat(profile.shown(shown)).contains(step.then());
+    }
+  }
+
+  /** 25 Hz on a six-pole motor are 500 rpm less slip (IEC 60034-1); the ramp takes a second. */
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void startChangeSpeedStop(WordProfile profile) throws Unit.Refused {
+    DriveUnit drive = drive(profile);
+    write(drive, DriveRegisters.REFERENCE, 25);
+    go(drive, profile, Intent.START_FORWARD);
+    pass(0.49);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isBetween(10.0, 13.0);
+    pass(2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(25);
+    assertThat(read(drive, DriveRegisters.SPEED)).isBetween(480.0, 500.0);
+    assertThat(read(drive, DriveRegisters.CURRENT)).isBetween(1.0, 2.5);
+    write(drive, DriveRegisters.REFERENCE, 10);
+    pass(2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(10);
+    go(drive, profile, Intent.STOP);
+    pass(2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isZero();
+    assertThat(read(drive, DriveRegisters.MILLISECONDS)).isCloseTo(6.5, within(0.1));
+  }
+
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void aFaultIsResetOnlyByAnEdgeAndStartsNothing(WordProfile profile) throws Unit.Refused {
+    DriveUnit drive = drive(profile);
+    write(drive, DriveRegisters.REFERENCE, 25);
+    go(drive, profile, Intent.START_FORWARD);
+    pass(2);
+    drive.provoke(3);
+    assertThat(read(drive, DriveRegisters.FAULT)).isEqualTo(3);
+    assertThat(drive.state().kind()).isEqualTo(WordState.Kind.FAULT);
+    pass(5);
+    assertThat(read(drive, DriveRegisters.CURRENT)).isZero();
+    go(drive, profile, Intent.RESET);
+    assertThat(read(drive, DriveRegisters.FAULT)).isZero();
+    pass(2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).as("nothing starts by itself").isZero();
+    go(drive, profile, Intent.START_FORWARD);
+    pass(2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(25);
+  }
+
+  /** Last value held is the danger: with a time-out the drive stops by itself (common practice). */
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void aSilentLinkStopsTheDriveWhereATimeOutIsSet(WordProfile profile) throws Unit.Refused {
+    DriveUnit drive = drive(profile);
+    write(drive, DriveRegisters.REFERENCE, 20);
+    go(drive, profile, Intent.START_FORWARD);
+    pass(30);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).as("without one it runs on").isEqualTo(20);
+    write(drive, DriveRegisters.LINK_TIMEOUT, 1);
+    pass(0.9);
+    write(drive, DriveRegisters.REFERENCE, 20);
+    pass(0.9);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(20);
+    pass(0.2);
+    assertThat(read(drive, DriveRegisters.FAULT)).isEqualTo(DriveUnit.FAULT_LINK);
+    assertThat(drive.state().kind()).isEqualTo(WordState.Kind.FAULT);
+  }
+
+  @Test
+  void theNegativeReferenceTurnsBackwards() throws Unit.Refused {
+    DriveUnit drive = drive(DriveProfiles.CIA_402_VELOCITY);
+    write(drive, DriveRegisters.REFERENCE, -10);
+    go(drive, DriveProfiles.CIA_402_VELOCITY, Intent.START_FORWARD);
+    pass(2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(-10);
+    assertThat(read(drive, DriveRegisters.SPEED)).isNegative();
+  }
+
+  /** A word that does not claim the drive is not listened to. */
+  @Test
+  void theDriveObeysOnlyWhoClaimsIt() throws Unit.Refused {
+    DriveUnit drive = drive(DriveProfiles.RUN_AND_STOP);
+    write(drive, DriveRegisters.REFERENCE, 10);
+    write(drive, DriveRegisters.CONTROL_WORD, 0x01);
+    pass(1);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isZero();
+    write(drive, DriveRegisters.CONTROL_WORD, 0x11);
+    pass(1);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(10);
+  }
+
+  @Test
+  void whatIsNotThereIsRefused() {
+    DriveUnit drive = drive(DriveProfiles.RUN_AND_STOP);
+    assertThatThrownBy(() -> drive.read(RegisterTable.HOLDING_REGISTER, 2, 2))
+        .isInstanceOf(Unit.Refused.class);
+    assertThatThrownBy(() -> drive.write(RegisterTable.INPUT_REGISTER, 0, List.of(1)))
+        .isInstanceOf(Unit.Refused.class);
+    assertThatThrownBy(() -> drive.write(RegisterTable.HOLDING_REGISTER, 1, List.of(32_767)))
+        .as("327.67 Hz is over the limit")
+        .isInstanceOf(Unit.Refused.class);
+    assertThat(DriveRegisters.map().doubts()).isEmpty();
+  }
+}

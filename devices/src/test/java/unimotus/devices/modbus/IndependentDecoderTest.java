@@ -1,0 +1,176 @@
+package unimotus.devices.modbus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.junit.jupiter.api.Assumptions.assumeTrue;
+
+import java.io.IOException;
+import java.nio.ByteBuffer;
+import java.nio.ByteOrder;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** Every composed frame through an independent protocol analyser, field by field. */
+class IndependentDecoderTest {
+  private static final int RAW_IPV4 = 228;
+  private static final int PORT = 502;
+
+  @TempDir Path folder;
+
+  @BeforeAll
+  static void isThere() {
+    boolean there = Files.isExecutable(Path.of("/usr/bin/tshark"));
+    if (!there) {
+      System.err.println("NOT CHECKED: tshark is missing, frames were not decoded independently");
+    }
+    assumeTrue(there);
+  }
+
+  private static byte[] packet(int sequence, byte[] data) {
+    ByteBuffer out = ByteBuffer.allocate(40 + data.length);
+    out.put((byte) 0x45).put((byte) 0).putShort((short) (40 + data.length));
+    out.putInt(0).put((byte) 64).put((byte) 6).putShort((short) 0);
+    out.putInt(0x0A000001).putInt(0x0A000002);
+    out.putShort((short) 40_000).putShort((short) PORT).putInt(sequence).putInt(1);
+    out.put((byte) 0x50).put((byte) 0x18).putShort((short) 8192).putInt(0);
+    return out.put(data).array();
+  }
+
+  private static byte[] capture(List<byte[]> frames) {
+    int size = 24 + frames.stream().mapToInt(f -> 16 + 40 + f.length).sum();
+    ByteBuffer out = ByteBuffer.allocate(size).order(ByteOrder.LITTLE_ENDIAN);
+    out.putInt(0xA1B2C3D4).putShort((short) 2).putShort((short) 4).putLong(0);
+    out.putInt(262_144).putInt(RAW_IPV4);
+    int sequence = 1;
+    for (int i = 0; i < frames.size(); i++) {
+      byte[] packet = packet(sequence, frames.get(i));
+      out.putInt(i).putInt(0).putInt(packet.length).putInt(packet.length).put(packet);
+      sequence += frames.get(i).length;
+    }
+    return out.array();
+  }
+
+  private List<String> decoded(List<byte[]> frames, String... fields)
+      throws IOException, InterruptedException {
+    Path file = folder.resolve("frames.pcap");
+    Files.write(file, capture(frames));
+    List<String> command =
+        new ArrayList<>(
+            List.of(
+                "/usr/bin/tshark",
+                "-r",
+                file.toString(),
+                "-d",
+                "tcp.port==502,mbtcp",
+                "-T",
+                "fields",
+                "-E",
+                "separator=;",
+                "-E",
+                "occurrence=a"));
+    for (String field : fields) {
+      command.add("-e");
+      command.add(field);
+    }
+    Process process =
+        new ProcessBuilder(command).redirectError(ProcessBuilder.Redirect.DISCARD).start();
+    String text = new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+    assertThat(process.waitFor()).isZero();
+    return text.lines().toList();
+  }
+
+  @Test
+  void readsAndSingleWritesAreSeenAsTheyWereMeant() throws Exception {
+    Random random = new Random(6);
+    List<byte[]> frames = new ArrayList<>();
+    List<String> meant = new ArrayList<>();
+    for (int i = 0; i < 400; i++) {
+      int function = 1 + random.nextInt(4);
+      int address = random.nextInt(60_000);
+      int count = 1 + random.nextInt(125);
+      int unit = random.nextInt(248);
+      Request request = new Request.Read(function, address, count);
+      frames.add(new TcpFrame(i, unit, request.bytes()).bytes());
+      boolean bits = function <= 2;
+      meant.add(
+          "%d;0;6;%d;%d;%d;%s;%s;"
+              .formatted(i, unit, function, address, bits ? "" : count, bits ? count : ""));
+    }
+    assertThat(
+            decoded(
+                frames,
+                "mbtcp.trans_id",
+                "mbtcp.prot_id",
+                "mbtcp.len",
+                "mbtcp.unit_id",
+                "modbus.func_code",
+                "modbus.reference_num",
+                "modbus.word_cnt",
+                "modbus.bit_cnt",
+                "_ws.malformed"))
+        .isEqualTo(meant);
+  }
+
+  @Test
+  void writesOfManyAreSeenWithTheirValues() throws Exception {
+    Random random = new Random(8);
+    List<byte[]> frames = new ArrayList<>();
+    List<String> meant = new ArrayList<>();
+    for (int i = 0; i < 200; i++) {
+      List<Integer> values = new ArrayList<>();
+      int count = 1 + random.nextInt(123);
+      for (int n = 0; n < count; n++) {
+        values.add(random.nextInt(65_536));
+      }
+      frames.add(new TcpFrame(i, 1, new Request.WriteMany(16, i, values).bytes()).bytes());
+      String all = String.join(",", values.stream().map(String::valueOf).toList());
+      meant.add("16;%d;%d;%d;%s;".formatted(i, count, 2 * count, all));
+    }
+    assertThat(
+            decoded(
+                frames,
+                "modbus.func_code",
+                "modbus.reference_num",
+                "modbus.word_cnt",
+                "modbus.byte_cnt",
+                "modbus.regval_uint16",
+                "_ws.malformed"))
+        .isEqualTo(meant);
+  }
+
+  @Test
+  void masksReadWritesAndIdentificationAreUnderstood() throws Exception {
+    List<byte[]> frames =
+        List.of(
+            new TcpFrame(1, 1, new Request.MaskWrite(4, 0xF2, 0x25).bytes()).bytes(),
+            new TcpFrame(2, 1, new Request.ReadWrite(3, 6, 14, List.of(255)).bytes()).bytes(),
+            new TcpFrame(3, 1, new Request.Identify(1, 0).bytes()).bytes(),
+            new TcpFrame(4, 1, new Request.WriteOne(6, 9, 4711).bytes()).bytes(),
+            new TcpFrame(5, 1, new Request.WriteMany(15, 19, List.of(1, 0, 1)).bytes()).bytes());
+    List<String> seen =
+        decoded(
+            frames,
+            "modbus.func_code",
+            "modbus.reference_num",
+            "modbus.and_mask",
+            "modbus.or_mask",
+            "modbus.read_reference_num",
+            "modbus.write_reference_num",
+            "modbus.read_device_id",
+            "modbus.bit_cnt",
+            "_ws.malformed");
+    assertThat(seen)
+        .containsExactly(
+            "22;4;0x00f2;0x0025;;;;;",
+            "23;;;;3;14;;;",
+            "43;;;;;;1;;",
+            "6;9;;;;;;;",
+            "15;19;;;;;;3;");
+  }
+}
