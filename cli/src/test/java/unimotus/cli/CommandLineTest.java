@@ -225,6 +225,39 @@ class CommandLineTest {
     assertThat(err.toString()).contains("--kind settings needs --axis");
   }
 
+  /** CiA 402 (from memory): 0x0250 is switch on disabled; three words start. */
+  @Test
+  void wordsAreUnderstoodAndProposed() throws IOException {
+    JsonNode word = json("word", "0x0250", "--want", "start-forward", "--json");
+    assertThat(word.get("state").asText()).isEqualTo("switch on disabled");
+    assertThat(word.get("send").findValuesAsText("word"))
+        .containsExactly("0x0076", "0x0077", "0x007F");
+    assertThat(run("word", "250h", "--want", "fly")).isEqualTo(2);
+    assertThat(err.toString()).contains("'fly' is not one of");
+  }
+
+  @Test
+  void framesAreExplained() throws IOException {
+    assertThat(run("frame", "11 03 00 6B 00 03 76 87")).isZero();
+    assertThat(out.toString()).contains("read holding registers").contains("107, from 0");
+    assertThat(run("frame", "11", "03", "00", "6B", "00", "03", "76", "88")).isEqualTo(1);
+    assertThat(out.toString()).contains("the check is wrong");
+    assertThat(json("frame", "--answer", "00 01 00 00 00 03 01 83 02", "--json").get("parts"))
+        .hasSize(6);
+  }
+
+  @Test
+  void theDrivesOfTheDemoAnswer() throws IOException {
+    assertThat(run("serve", "demo", "--port", "0", "--seconds", "1")).isZero();
+    assertThat(out.toString())
+        .contains("127.0.0.1")
+        .contains("unit 1  Rinse drum")
+        .contains("40001")
+        .contains("control word");
+    assertThat(run("serve", "demo", "--profile", "morse")).isEqualTo(2);
+    assertThat(err.toString()).contains("'morse' is not one of");
+  }
+
   private Path sinkingDrum() throws IOException {
     Project demo = Demo.project();
     Project wrong =

@@ -61,6 +61,16 @@ final class Shots {
             }));
     waiting.add(pressed("set-up-ready", "#side-ready"));
     waiting.add(view("path", "rinse-drum", WorkStep.MAP));
+    waiting.add(
+        new Shot(
+            "words",
+            d -> {
+              press("#map-words");
+              press("#want-start-forward");
+              press("#send-next");
+              press("#send-next");
+            }));
+    waiting.add(pressed("frames", "#map-frames"));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
     waiting.add(

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
+import unimotus.desktop.map.MapView;
 import unimotus.desktop.setup.SetUpView;
 import unimotus.desktop.sheet.SheetView;
 import unimotus.desktop.station.View;
@@ -44,7 +45,7 @@ public final class Views {
       case IDENTIFY -> new IdentifyView(desk);
       case WIRE -> new WireView(desk);
       case SET_UP -> new SetUpView(desk);
-      case MAP -> new PathView(desk);
+      case MAP -> new MapView(desk, new PathView(desk));
       case DRY_RUN -> new DryRunView(desk);
       case PROVE -> new ProveView(desk);
       case MAKE_SAFE -> new StopView(desk);
