@@ -1,0 +1,180 @@
+package unimotus.workbench.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.time.ZoneOffset;
+import org.junit.jupiter.api.AfterEach;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.machine.Project;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.WordMachine.Intent;
+import unimotus.core.profile.WordState;
+import unimotus.devices.drive.DriveRegisters;
+import unimotus.formats.sheet.SheetLibrary;
+import unimotus.workbench.Demo;
+import unimotus.workbench.LiveLink;
+import unimotus.workbench.LiveLink.NotDone;
+import unimotus.workbench.LiveLink.Target;
+import unimotus.workbench.StandIns;
+
+/** The demo's drum as a stand-in, over a real connection. */
+class LiveLinkTest {
+  private static final class Hands extends Clock {
+    private Instant now = Instant.parse("2026-11-26T08:00:00Z");
+
+    @Override
+    public Instant instant() {
+      return now;
+    }
+
+    @Override
+    public ZoneId getZone() {
+      return ZoneOffset.UTC;
+    }
+
+    @Override
+    public Clock withZone(ZoneId zone) {
+      return this;
+    }
+
+    void pass(Duration time) {
+      now = now.plus(time);
+    }
+  }
+
+  private final Hands clock = new Hands();
+  private StandIns standIns;
+  private LiveLink link;
+
+  @BeforeEach
+  void start() throws IOException {
+    standIns =
+        StandIns.start(
+            Demo.project(),
+            SheetLibrary.catalogue(),
+            0,
+            DriveProfiles.CIA_402_VELOCITY,
+            System::nanoTime);
+    link = new LiveLink(target(1), DriveProfiles.CIA_402_VELOCITY, clock);
+  }
+
+  private Target target(int unit) {
+    return new Target("127.0.0.1", standIns.server().port(), unit);
+  }
+
+  @AfterEach
+  void stop() throws IOException {
+    link.close();
+    standIns.close();
+  }
+
+  @Test
+  void everyCompleteAxisOfTheDemoAnswers() {
+    assertThat(standIns.units())
+        .extracting(StandIns.Placed::axis)
+        .containsExactly("Rinse drum", "Header tank pump", "Drying fan");
+    assertThat(standIns.server().address().isLoopbackAddress()).isTrue();
+  }
+
+  @Test
+  void readingIsFreeWritingIsNot() throws NotDone {
+    assertThat(link.read().state().orElseThrow().name()).isEqualTo("switch on disabled");
+    assertThatThrownBy(() -> link.reference(10)).hasMessageContaining("not armed");
+    assertThatThrownBy(() -> link.want(Intent.START_FORWARD)).hasMessageContaining("not armed");
+    assertThatThrownBy(() -> link.arm(" ")).hasMessageContaining("who arms");
+    assertThat(link.log()).isEmpty();
+  }
+
+  @Test
+  void armStartChangeSpeedFaultResetHandBack() throws Exception {
+    link.arm("A. Tester");
+    link.reference(5);
+    link.want(Intent.START_FORWARD);
+    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
+    Thread.sleep(400);
+    assertThat(link.read().value(DriveRegisters.OUTPUT)).isBetween(1.0, 5.0);
+    link.reference(1);
+    standIns.units().get(0).unit().provoke(4);
+    assertThat(link.read().value(DriveRegisters.FAULT)).isEqualTo(4);
+    link.want(Intent.RESET);
+    assertThat(link.read().value(DriveRegisters.FAULT)).isZero();
+    link.want(Intent.START_FORWARD);
+    link.want(Intent.STOP);
+    link.handBack();
+    assertThat(link.isArmed()).isFalse();
+    assertThat(link.read().value(DriveRegisters.CONTROL_WORD)).isZero();
+    assertThat(link.log()).first().asString().contains("armed by A. Tester");
+    assertThat(link.log()).last().asString().contains("handed back and checked");
+  }
+
+  @Test
+  void armingEndsByItself() throws NotDone {
+    link.arm("A. Tester");
+    clock.pass(LiveLink.ARMED_FOR.minusSeconds(1));
+    link.reference(1);
+    clock.pass(LiveLink.ARMED_FOR.minusSeconds(1));
+    assertThat(link.isArmed()).as("a command keeps it").isTrue();
+    clock.pass(Duration.ofSeconds(2));
+    assertThat(link.isArmed()).isFalse();
+    assertThat(link.log()).last().asString().contains("disarmed by itself");
+  }
+
+  @Test
+  void theStopWordGoesOutEvenWhereItIsNotArmed() throws NotDone {
+    link.arm("A. Tester");
+    link.reference(5);
+    link.want(Intent.START_FORWARD);
+    link.disarm();
+    link.stop();
+    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
+  }
+
+  @Test
+  void whatTheDriveRefusesIsSaidInWords() throws IOException {
+    link.arm("A. Tester");
+    assertThatThrownBy(() -> link.reference(325))
+        .hasMessageContaining("refused")
+        .hasMessageContaining("illegal data value");
+    assertThatThrownBy(() -> link.reference(500)).hasMessageContaining("does not fit");
+    try (LiveLink nobody = new LiveLink(target(99), DriveProfiles.CIA_402_VELOCITY, clock)) {
+      assertThatThrownBy(nobody::read)
+          .hasMessageContaining("unit 99")
+          .hasMessageContaining("silent");
+    }
+  }
+
+  @Test
+  void aDriveThatIsGoneIsTold() throws IOException {
+    standIns.close();
+    assertThatThrownBy(link::read).isInstanceOf(NotDone.class).hasMessageContaining("127.0.0.1");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"'', 502, 1, address", "x, 0, 1, port", "x, 70000, 1, port", "x, 502, 256, unit"})
+  void impossibleTargetsAreRefused(String host, int port, int unit, String why) {
+    assertThatThrownBy(() -> new Target(host, port, unit)).hasMessageContaining(why);
+  }
+
+  @Test
+  void aProjectWithoutDrivesHasNothingToAnswer() {
+    assertThatThrownBy(
+            () ->
+                StandIns.start(
+                    Project.empty("Empty"),
+                    SheetLibrary.catalogue(),
+                    0,
+                    DriveProfiles.RUN_AND_STOP,
+                    System::nanoTime))
+        .hasMessageContaining("Empty");
+    assertThatThrownBy(() -> StandIns.profile("morse")).hasMessageContaining("cia402");
+  }
+}
