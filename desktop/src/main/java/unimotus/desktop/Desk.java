@@ -37,6 +37,14 @@ import unimotus.workbench.WorkStep;
  * and a line for messages. Used on the JavaFX thread only.
  */
 public final class Desk {
+  /**
+   * A link that writes.
+   *
+   * @param target where to
+   * @param stop writes the stop word at once
+   */
+  public record Armed(String target, Runnable stop) {}
+
   /** A circuit as it was asked to be opened: what is commanded and what is broken. */
   public record Circuit(CommandState state, List<WiringFault> faults) {}
 
@@ -65,6 +73,8 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Message> message =
       new ReadOnlyObjectWrapper<>(new Message("", false));
 
+  private final ObjectProperty<@Nullable Armed> armed = new SimpleObjectProperty<>();
+
   private int depth;
   private boolean waiting;
 
@@ -89,6 +99,11 @@ public final class Desk {
     startingAxis.addListener((o, was, is) -> refresh());
     editingSheets.addListener((o, was, is) -> refresh());
     preferences.addListener((o, was, is) -> refresh());
+  }
+
+  /** What is armed to write to a device; null while nothing is. */
+  public ObjectProperty<@Nullable Armed> armed() {
+    return armed;
   }
 
   /** The open project with its history. */

@@ -67,10 +67,17 @@ final class Shots {
             d -> {
               press("#map-words");
               press("#want-start-forward");
-              press("#send-next");
-              press("#send-next");
             }));
+    waiting.add(pressed("words-sent", "#send-next"));
     waiting.add(pressed("frames", "#map-frames"));
+    waiting.add(
+        new Shot(
+            "live",
+            d -> {
+              press("#map-live");
+              press("#live-stand-ins");
+              press("#live-join");
+            }));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
     waiting.add(

@@ -91,4 +91,60 @@ class MapStationTest extends WindowTest {
     type("#frame-hex", "not bytes");
     assertThat(shows("pairs of hexadecimal digits")).isTrue();
   }
+
+  /** Join the stand-in, arm, start, change speed, fault, reset, stop by one key, hand back. */
+  @Test
+  void aDriveIsCommandedOverTheBusWhileArmed() throws Exception {
+    press("#map-live");
+    press("#live-arm");
+    assertThat(message(this)).contains("join a drive first");
+    press("#live-stand-ins");
+    assertThat(shows("unit 1: Rinse drum")).isTrue();
+    press("#live-join");
+    waitUntil(() -> shows("switch on disabled"));
+    press("#live-start-forward");
+    waitUntil(() -> message(this).contains("not armed"));
+    press("#live-arm");
+    assertThat(message(this)).contains("say who arms");
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    assertThat(shows("Armed: this program writes to 127.0.0.1")).isTrue();
+
+    type("#live-reference", "6 Hz");
+    press("#live-start-forward");
+    waitUntil(() -> shows("operation enabled"));
+    waitUntil(() -> shows("6 Hz"));
+    type("#live-reference", "3 Hz");
+    press("#provoke-1");
+    waitUntil(() -> shows("0x0003"));
+    press("#live-reset");
+    waitUntil(() -> shows("switch on disabled"));
+    press("#live-start-forward");
+    waitUntil(() -> shows("operation enabled"));
+    interact(() -> desk.step().set(WorkStep.DRY_RUN));
+    settle();
+    assertThat(shows("Armed: this program writes")).as("at every station").isTrue();
+    push(KeyCode.F8);
+    waitUntil(() -> message(this).contains("stop word written"));
+    interact(() -> desk.step().set(WorkStep.MAP));
+    settle();
+    waitUntil(() -> shows("switch on disabled"));
+    press("#live-hand-back");
+    waitUntil(() -> shows("handed back and checked"));
+    waitUntil(() -> !shows("Armed: this program writes"));
+    press("#live-leave");
+    assertThat(shows("not joined")).isTrue();
+  }
+
+  @Test
+  void aWrongAddressIsTold() throws Exception {
+    press("#map-live");
+    type("#live-port", "many");
+    press("#live-join");
+    assertThat(message(this)).contains("port 'many'");
+    type("#live-port", "1");
+    press("#live-join");
+    waitUntil(() -> shows("127.0.0.1:1 unit 1"));
+    press("#live-leave");
+  }
 }

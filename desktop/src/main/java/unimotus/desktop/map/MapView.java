@@ -18,7 +18,8 @@ public final class MapView implements View {
   private enum Mode {
     PATH("Signal path"),
     WORDS("Words"),
-    FRAMES("Frames");
+    FRAMES("Frames"),
+    LIVE("Live");
 
     private final String label;
 
@@ -43,6 +44,7 @@ public final class MapView implements View {
     nodes.put(Mode.PATH, path.node());
     nodes.put(Mode.WORDS, new WordsPane(desk));
     nodes.put(Mode.FRAMES, new FramesPane());
+    nodes.put(Mode.LIVE, new LivePane(desk));
     HBox bar = Parts.row(2);
     bar.setPadding(new Insets(6, 16, 0, 16));
     for (Mode each : Mode.values()) {

@@ -40,6 +40,7 @@ public final class Shell extends StackPane {
   private final BorderPane frame = new BorderPane();
   private final VBox middle = new VBox(ask);
   private final UnprovedBand unproved;
+  private final ArmedBand armed;
   private final HBox messageLine = new HBox();
   private final Label message = Parts.label("");
   private @Nullable HelpSheet help;
@@ -67,6 +68,7 @@ public final class Shell extends StackPane {
     frame.setBottom(messageLine);
     getChildren().add(frame);
     unproved = new UnprovedBand(desk);
+    armed = new ArmedBand(desk);
     desk.onRefresh(this::refresh);
     desk.message().addListener((o, was, is) -> showMessage(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -132,7 +134,7 @@ public final class Shell extends StackPane {
       shown = next;
       Node node = next.node();
       VBox.setVgrow(node, javafx.scene.layout.Priority.ALWAYS);
-      middle.getChildren().setAll(ask, unproved, node);
+      middle.getChildren().setAll(ask, armed, unproved, node);
     }
     next.refresh();
   }
@@ -160,6 +162,8 @@ public final class Shell extends StackPane {
   private void key(KeyEvent e) {
     if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && isHelping())) {
       toggleHelp();
+      e.consume();
+    } else if (e.getCode() == KeyCode.F8 && armed.stop()) {
       e.consume();
     } else if (e.isAltDown() && e.getCode().isDigitKey()) {
       goTo(e.getCode().ordinal() - KeyCode.DIGIT0.ordinal());

@@ -1,0 +1,46 @@
+package unimotus.desktop.shell;
+
+import javafx.geometry.Pos;
+import javafx.scene.control.Label;
+import javafx.scene.layout.HBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+
+/** Stands over every station while something is armed to write to a device. */
+final class ArmedBand extends HBox {
+  private final Desk desk;
+  private final Label target = Parts.label("");
+
+  ArmedBand(Desk desk) {
+    super(12);
+    this.desk = desk;
+    setId("armed-band");
+    getStyleClass().add("caution");
+    setAlignment(Pos.CENTER_LEFT);
+    getChildren()
+        .addAll(target, Parts.spring(), Parts.action("armed-stop", "Stop now (F8)", this::stop));
+    desk.armed().addListener((o, was, is) -> show(is));
+    show(null);
+  }
+
+  private void show(Desk.@Nullable Armed armed) {
+    setVisible(armed != null);
+    setManaged(armed != null);
+    target.setText(
+        armed == null
+            ? ""
+            : "⚠  Armed: this program writes to %s. The machine may move."
+                .formatted(armed.target()));
+  }
+
+  /** Writes the stop word; says whether anything was armed. */
+  boolean stop() {
+    Desk.Armed armed = desk.armed().get();
+    if (armed == null) {
+      return false;
+    }
+    armed.stop().run();
+    return true;
+  }
+}
