@@ -2,6 +2,7 @@ package unimotus.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Labeled;
@@ -146,5 +147,38 @@ class MapStationTest extends WindowTest {
     press("#live-join");
     waitUntil(() -> shows("127.0.0.1:1 unit 1"));
     press("#live-leave");
+  }
+
+  /** A map as a manual prints it, counted from 1: the off-by-one is seen and mended. */
+  @Test
+  void aMapFromAManualIsReadAndItsOffByOneMended() throws Exception {
+    press("#map-registers");
+    assertThat(shows("No registers yet")).isTrue();
+    answers.file = folder.resolve("map.csv");
+    Files.writeString(
+        answers.file,
+        """
+        name;table;address;type;scale;unit;minimum;maximum;access
+        control word;holding register;1;unsigned 16;1;;0;65535;read, write
+        frequency reference;holding register;2;signed 16;0,01;Hz;-320;320;read, write
+        output frequency;input register;2;signed 16;0,01;Hz;-320;320;read
+        odd;shelf;1;;;;;;
+        """);
+    press("#import-map");
+    assertThat(shows("line 5: table 'shelf'")).isTrue();
+    assertThat(shows("all addresses are one off")).isTrue();
+    assertThat(shows("40002")).isTrue();
+    press("#map-down");
+    assertThat(shows("Nothing doubtful")).isTrue();
+    assertThat(shows("Read in 2 requests")).isTrue();
+    type("#map-drives", "20");
+    assertThat(shows("cycle: drives·t = 20·")).isTrue();
+    press("#export-map");
+    assertThat(Files.readString(answers.file)).contains("control word,holding register,0");
+    press("#map-down");
+    assertThat(message(this)).contains("outside 0 to 65535");
+    interact(() -> desk.session().undo());
+    settle();
+    assertThat(shows("all addresses are one off")).as("undone").isTrue();
   }
 }

@@ -85,8 +85,19 @@ abstract class WindowTest extends ApplicationTest {
   }
 
   static void waitUntil(Callable<Boolean> condition) throws Exception {
-    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, condition);
+    WaitForAsyncUtils.waitFor(20, TimeUnit.SECONDS, () -> isMet(condition));
     settle();
+  }
+
+  /** A view that is being redrawn while it is looked at does not meet anything yet. */
+  private static boolean isMet(Callable<Boolean> condition) throws Exception {
+    try {
+      return condition.call();
+    } catch (IndexOutOfBoundsException
+        | java.util.NoSuchElementException
+        | java.util.ConcurrentModificationException redrawn) {
+      return false;
+    }
   }
 
   /** Does something on the JavaFX thread and waits for it. */

@@ -2,6 +2,10 @@ package unimotus.formats;
 
 import java.util.List;
 import java.util.Map;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Borrowing;
@@ -187,7 +191,21 @@ final class Samples {
                         null,
                         null)),
                 new Tuning(
-                    "me", "2026-01-02T03:04:05Z", Map.of("M12", new SettingValue.Number(8.05))))),
+                    "me", "2026-01-02T03:04:05Z", Map.of("M12", new SettingValue.Number(8.05))),
+                List.of(
+                    new RegisterEntry(
+                        "reference",
+                        RegisterTable.HOLDING_REGISTER,
+                        1,
+                        RegisterType.SIGNED_16,
+                        WordOrder.CDAB,
+                        0.01,
+                        0,
+                        "Hz",
+                        -50,
+                        50,
+                        RegisterEntry.Access.READ_WRITE,
+                        "command")))),
         List.of(
             new SafetyNote(
                 "a",

@@ -6,10 +6,12 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterEntry;
@@ -27,7 +29,8 @@ import unimotus.devices.modbus.TcpClient;
 
 /**
  * A drive on the bus, looked at freely and commanded only while armed. Arming ends by itself after
- * a while without a command; everything that is written is logged. All calls wait for the drive.
+ * a while without a command; everything that is written is logged. Reading and commanding wait for
+ * the drive; arming, disarming and asking about it do not.
  */
 public final class LiveLink implements AutoCloseable {
   /** Without a command the link disarms itself after this time. */
@@ -42,8 +45,10 @@ public final class LiveLink implements AutoCloseable {
   private final Clock clock;
   private final TcpClient client;
   private final List<ReadRequest> requests;
-  private final List<String> log = new ArrayList<>();
-  private @Nullable Instant lastCommand;
+  private final List<String> log = Collections.synchronizedList(new ArrayList<>());
+
+  /** When it was armed or last commanded; null while it is not armed. */
+  private final AtomicReference<@Nullable Instant> lastCommand = new AtomicReference<>();
 
   /**
    * Where a drive is.
@@ -109,8 +114,10 @@ public final class LiveLink implements AutoCloseable {
   }
 
   /** What was written, when and by whom it was armed, in order. */
-  public synchronized List<String> log() {
-    return List.copyOf(log);
+  public List<String> log() {
+    synchronized (log) {
+      return List.copyOf(log);
+    }
   }
 
   /**
@@ -158,29 +165,29 @@ public final class LiveLink implements AutoCloseable {
    *
    * @throws IllegalArgumentException where nobody says who
    */
-  public synchronized void arm(String by) {
+  public void arm(String by) {
     if (by.isBlank()) {
       throw new IllegalArgumentException("say who arms the link to " + target);
     }
-    lastCommand = clock.instant();
     note("armed by " + by.strip());
+    lastCommand.set(clock.instant());
   }
 
   /** Ends it. */
-  public synchronized void disarm() {
-    if (lastCommand != null) {
+  public void disarm() {
+    if (lastCommand.getAndSet(null) != null) {
       note("disarmed");
     }
-    lastCommand = null;
   }
 
   /** Whether it writes now; asking ends an arming that is too old. */
-  public synchronized boolean isArmed() {
-    if (lastCommand != null && clock.instant().isAfter(lastCommand.plus(ARMED_FOR))) {
+  public boolean isArmed() {
+    Instant last = lastCommand.get();
+    boolean tooOld = last != null && clock.instant().isAfter(last.plus(ARMED_FOR));
+    if (tooOld && lastCommand.compareAndSet(last, null)) {
       note("disarmed by itself after %d s without a command".formatted(ARMED_FOR.toSeconds()));
-      lastCommand = null;
     }
-    return lastCommand != null;
+    return lastCommand.get() != null;
   }
 
   /**
@@ -208,6 +215,8 @@ public final class LiveLink implements AutoCloseable {
     int before = (int) sample.value(DriveRegisters.CONTROL_WORD);
     try {
       for (Step step : new WordMachine(profile).way(at, intent, before)) {
+        // A stop meanwhile has disarmed the link: no further step goes out.
+        armed();
         write(DriveRegisters.CONTROL_WORD, step.word());
         await(step.then());
       }
@@ -239,13 +248,31 @@ public final class LiveLink implements AutoCloseable {
   }
 
   /**
-   * Writes the stop word at once, armed or not.
+   * Disarms and writes the stop word at once, armed or not, over a connection of its own: it does
+   * not wait for what is under way, and no step of a command follows it.
    *
    * @throws NotDone where the drive does not take it: use the machine's own stop
    */
-  public synchronized void stop() throws NotDone {
-    note("stop");
-    write(DriveRegisters.CONTROL_WORD, 0);
+  public void stop() throws NotDone {
+    disarm();
+    try (TcpClient own = new TcpClient(target.host(), target.port(), TIMEOUT_MILLISECONDS)) {
+      stopWord(own);
+      note("stop: control word = " + Words.hex(0));
+      synchronized (this) {
+        // A word that was already on its way when the link was disarmed is overruled.
+        stopWord(own);
+      }
+    } catch (IOException | FrameFault broken) {
+      throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
+    }
+  }
+
+  private void stopWord(TcpClient own) throws IOException, FrameFault, NotDone {
+    int address = DriveRegisters.CONTROL_WORD.entry().address();
+    Response answer = own.ask(target.unit(), new Request.WriteOne(6, address, 0));
+    if (answer instanceof Response.Refusal refusal) {
+      throw new NotDone("%s refused: %s".formatted(target, refusal.words()));
+    }
   }
 
   /**
@@ -271,7 +298,7 @@ public final class LiveLink implements AutoCloseable {
     if (!isArmed()) {
       throw new NotDone("the link is not armed: reading is free, writing is not");
     }
-    lastCommand = clock.instant();
+    lastCommand.set(clock.instant());
   }
 
   private void write(DriveRegisters register, double value) throws NotDone {

@@ -3,6 +3,7 @@ package unimotus.workbench;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.function.UnaryOperator;
+import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Borrowing;
 import unimotus.core.machine.Drive;
@@ -44,6 +45,11 @@ public final class SetUpEdits {
   /** Keeps settings that were read. */
   public static Edit read(String drive, Snapshot snapshot) {
     return record("keep settings " + snapshot.kind().label(), drive, r -> r.with(snapshot));
+  }
+
+  /** Sets the registers of a drive. */
+  public static Edit registers(String drive, String what, RegisterMap map) {
+    return record(what, drive, r -> r.withRegisters(map.entries()));
   }
 
   /** Records an auto-tune on the motor data as they are designed now. */

@@ -216,16 +216,14 @@ final class LivePane extends HBox {
     }
     try {
       Sample sample = polled.read();
-      boolean armed = polled.isArmed();
-      List<String> written = polled.log();
-      Platform.runLater(() -> show(polled, sample, armed, written));
+      Platform.runLater(() -> show(polled, sample));
     } catch (NotDone silent) {
       Platform.runLater(() -> trouble.setText(silent.getMessage()));
     }
     line.schedule(() -> poll(polled), POLL_MILLISECONDS, TimeUnit.MILLISECONDS);
   }
 
-  private void show(LiveLink from, Sample sample, boolean armed, List<String> written) {
+  private void show(LiveLink from, Sample sample) {
     if (from != link) {
       return;
     }
@@ -247,11 +245,13 @@ final class LivePane extends HBox {
                   : "%s %s".formatted(desk.units().format().number(value), entry.unit()),
               "ink-strong"));
     }
+    List<String> written = from.log();
     log.getChildren().clear();
     written.stream()
         .skip(Math.max(0, written.size() - LOG_LINES))
         .forEach(l -> log.getChildren().add(Parts.prose(l, "ink-caption")));
-    if (!armed) {
+    // Asked now and not when it was read: it may have been armed meanwhile.
+    if (!from.isArmed()) {
       desk.armed().set(null);
     }
     trend(sample.value(DriveRegisters.OUTPUT));
@@ -295,17 +295,25 @@ final class LivePane extends HBox {
     }
   }
 
+  /** On a thread of its own: it waits for nothing that is under way. */
   private void stop(LiveLink now) {
-    line.execute(
-        () -> {
-          try {
-            now.stop();
-            Platform.runLater(() -> desk.say("stop word written to " + now.target()));
-          } catch (NotDone e) {
-            Platform.runLater(
-                () -> desk.refuse("NOT STOPPED, use the machine's own stop: " + e.getMessage()));
-          }
-        });
+    Thread thread = new Thread(() -> stopped(now), "live-stop");
+    thread.setDaemon(true);
+    thread.start();
+  }
+
+  private void stopped(LiveLink now) {
+    try {
+      now.stop();
+      Platform.runLater(
+          () -> {
+            desk.armed().set(null);
+            desk.say("stop word written to " + now.target());
+          });
+    } catch (NotDone e) {
+      Platform.runLater(
+          () -> desk.refuse("NOT STOPPED, use the machine's own stop: " + e.getMessage()));
+    }
   }
 
   private void command(Command command) {

@@ -1,16 +1,13 @@
 package unimotus.desktop.map;
 
 import java.util.EnumMap;
-import java.util.Locale;
 import java.util.Map;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
-import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Tabs;
 import unimotus.desktop.station.View;
 
 /** The station Map: what the number becomes on its way, and what the words of a fieldbus say. */
@@ -18,6 +15,7 @@ public final class MapView implements View {
   private enum Mode {
     PATH("Signal path"),
     WORDS("Words"),
+    REGISTERS("Registers"),
     FRAMES("Frames"),
     LIVE("Live");
 
@@ -29,7 +27,8 @@ public final class MapView implements View {
   }
 
   private final View path;
-  private final Map<Mode, Button> tabs = new EnumMap<>(Mode.class);
+  private final RegistersPane registers;
+  private final Tabs<Mode> tabs = new Tabs<>("map-", Mode.class, m -> m.label, this::show);
   private final Map<Mode, Node> nodes = new EnumMap<>(Mode.class);
   private final VBox node;
   private Mode mode = Mode.PATH;
@@ -43,30 +42,18 @@ public final class MapView implements View {
     this.path = path;
     nodes.put(Mode.PATH, path.node());
     nodes.put(Mode.WORDS, new WordsPane(desk));
+    registers = new RegistersPane(desk);
+    nodes.put(Mode.REGISTERS, registers);
     nodes.put(Mode.FRAMES, new FramesPane());
     nodes.put(Mode.LIVE, new LivePane(desk));
-    HBox bar = Parts.row(2);
-    bar.setPadding(new Insets(6, 16, 0, 16));
-    for (Mode each : Mode.values()) {
-      Button tab =
-          Parts.action("map-" + each.name().toLowerCase(Locale.ROOT), each.label, () -> show(each));
-      tab.getStyleClass().add("tab");
-      tabs.put(each, tab);
-      bar.getChildren().add(tab);
-    }
-    node = new VBox(bar, path.node());
+    tabs.setPadding(new Insets(6, 16, 0, 16));
+    node = new VBox(tabs, path.node());
     show(mode);
   }
 
   private void show(Mode next) {
     mode = next;
-    tabs.forEach(
-        (m, b) -> {
-          b.getStyleClass().remove("chosen");
-          if (m == mode) {
-            b.getStyleClass().add("chosen");
-          }
-        });
+    tabs.show(mode);
     Node shown = nodes.get(mode);
     VBox.setVgrow(shown, Priority.ALWAYS);
     node.getChildren().set(1, shown);
@@ -80,5 +67,6 @@ public final class MapView implements View {
   @Override
   public void refresh() {
     path.refresh();
+    registers.refresh();
   }
 }

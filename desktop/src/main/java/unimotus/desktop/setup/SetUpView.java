@@ -1,14 +1,11 @@
 package unimotus.desktop.setup;
 
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -26,6 +23,7 @@ import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Tabs;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Edits;
@@ -61,7 +59,7 @@ public final class SetUpView implements View {
   private final BorrowPane borrow;
   private final ReadyPane ready;
   private final FindingList findings;
-  private final Map<Side, Button> tabs = new EnumMap<>(Side.class);
+  private final Tabs<Side> tabs = new Tabs<>("side-", Side.class, s -> s.label, this::show);
   private final VBox side = new VBox(8);
   private final HBox middle = new HBox(14);
   private final VBox page;
@@ -111,15 +109,6 @@ public final class SetUpView implements View {
   }
 
   private void build() {
-    HBox bar = Parts.row(2);
-    for (Side each : Side.values()) {
-      Button tab =
-          Parts.action(
-              "side-" + each.name().toLowerCase(Locale.ROOT), each.label, () -> show(each));
-      tab.getStyleClass().add("tab");
-      tabs.put(each, tab);
-      bar.getChildren().add(tab);
-    }
     HBox actions =
         Parts.row(
             8,
@@ -138,7 +127,7 @@ public final class SetUpView implements View {
     VBox left = new VBox(8, actions, told, Parts.scrolling(journey));
     HBox.setHgrow(left, Priority.ALWAYS);
     side.setPadding(new Insets(0, 12, 0, 0));
-    VBox right = Parts.sheet(8, bar, Parts.scrolling(side));
+    VBox right = Parts.sheet(8, tabs, Parts.scrolling(side));
     right.setPrefWidth(386);
     right.setMinWidth(386);
     middle.getChildren().setAll(left, right);
@@ -209,13 +198,7 @@ public final class SetUpView implements View {
 
   private void showSide(
       AxisAssembly axis, Journey now, Map<String, SettingValue> held, List<Finding> found) {
-    tabs.forEach(
-        (s, b) -> {
-          b.getStyleClass().remove("chosen");
-          if (s == shownSide) {
-            b.getStyleClass().add("chosen");
-          }
-        });
+    tabs.show(shownSide);
     switch (shownSide) {
       case WHY -> showWhy(axis, now, found);
       case COMPARE -> {

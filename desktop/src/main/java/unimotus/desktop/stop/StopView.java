@@ -1,9 +1,6 @@
 package unimotus.desktop.stop;
 
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
@@ -31,6 +28,7 @@ import unimotus.core.stops.StopEvent;
 import unimotus.core.stops.StopTimeline;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Tabs;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.StopDesigns;
@@ -76,7 +74,7 @@ public final class StopView implements View {
   private final RecordPane proof;
   private final ProgressBar progress = new ProgressBar(0);
   private final Button cancel = Parts.quiet("cancel-faults", "cancel", this::cancel);
-  private final Map<Side, Button> tabs = new EnumMap<>(Side.class);
+  private final Tabs<Side> tabs = new Tabs<>("side-", Side.class, s -> s.label, this::show);
   private final VBox side = new VBox(8);
   private final VBox left = new VBox(8);
   private final HBox middle = new HBox(12);
@@ -121,15 +119,6 @@ public final class StopView implements View {
   }
 
   private void build() {
-    HBox bar = Parts.row(2);
-    for (Side each : Side.values()) {
-      Button tab =
-          Parts.action(
-              "side-" + each.name().toLowerCase(Locale.ROOT), each.label, () -> show(each));
-      tab.getStyleClass().add("tab");
-      tabs.put(each, tab);
-      bar.getChildren().add(tab);
-    }
     ScrollPane story = Parts.scrolling(left);
     HBox.setHgrow(story, Priority.ALWAYS);
     left.setPadding(new Insets(0, 8, 0, 0));
@@ -143,7 +132,7 @@ public final class StopView implements View {
             Parts.label("What the rules say", "ink-strong"),
             findings);
     ScrollPane scrolled = Parts.scrolling(side);
-    VBox right = Parts.sheet(8, bar, scrolled);
+    VBox right = Parts.sheet(8, tabs, scrolled);
     right.setPrefWidth(486);
     right.setMinWidth(486);
     VBox.setVgrow(scrolled, Priority.ALWAYS);
@@ -246,7 +235,7 @@ public final class StopView implements View {
     trace.show(timeline);
     verdict.setText(sentence(shown, timeline));
     fields.show(shown, timeline);
-    tabs.forEach((s, b) -> mark(b, s == shownSide));
+    tabs.show(shownSide);
     side.getChildren().setAll(sideNodes(shown, circuit, timeline));
   }
 

@@ -138,6 +138,33 @@ class LiveLinkTest {
     assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
   }
 
+  /** A stop while a command is under way: it goes out at once, and nothing follows it. */
+  @Test
+  void aStopDoesNotWaitAndNoStepFollowsIt() throws Exception {
+    link.arm("A. Tester");
+    link.reference(5);
+    Thread starting =
+        new Thread(
+            () -> {
+              try {
+                for (int i = 0; i < 100; i++) {
+                  link.want(Intent.START_FORWARD);
+                  link.want(Intent.STOP);
+                }
+              } catch (NotDone stopped) {
+                return;
+              }
+            });
+    starting.start();
+    Thread.sleep(30);
+    link.stop();
+    starting.join(5000);
+    assertThat(starting.isAlive()).isFalse();
+    assertThat(link.isArmed()).isFalse();
+    Thread.sleep(50);
+    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
+  }
+
   @Test
   void whatTheDriveRefusesIsSaidInWords() throws IOException {
     link.arm("A. Tester");

@@ -1,0 +1,320 @@
+package unimotus.desktop.map;
+
+import java.io.IOException;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.derivation.Step;
+import unimotus.core.fieldbus.MapDoubt;
+import unimotus.core.fieldbus.Notation;
+import unimotus.core.fieldbus.ReadRequest;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.SerialLine;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.review.AxisReview;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.QuantityField;
+import unimotus.devices.drive.DriveRegisters;
+import unimotus.formats.fieldbus.MapCsv;
+import unimotus.workbench.RegisterLists;
+import unimotus.workbench.SetUpEdits;
+
+/** The registers of a drive in every notation, what is doubtful in them, and how long they take. */
+final class RegistersPane extends HBox {
+  private static final String BY_LOOKS = "told by their looks";
+  private static final int MOST_PROBLEMS = 8;
+  private static final int BITS = 11;
+
+  private final Desk desk;
+  private final GridPane table = new GridPane();
+  private final VBox side = Parts.column(6);
+  private final VBox problems = Parts.column(2);
+  private final ChoiceField<String> notation;
+  private final ChoiceField<Integer> bauds;
+  private final QuantityField drives;
+  private final QuantityField delay;
+  private String written = BY_LOOKS;
+  private int baud = 19_200;
+  private double driveCount = 1;
+  private double delayMilliseconds = 5;
+
+  RegistersPane(Desk desk) {
+    super(14);
+    this.desk = desk;
+    setPadding(new Insets(12, 16, 12, 16));
+    List<String> notations = new ArrayList<>(List.of(BY_LOOKS));
+    for (Notation each : Notation.values()) {
+      notations.add(each.label());
+    }
+    notation = new ChoiceField<>("addresses", notations, n -> n, n -> written = n);
+    notation.setId("map-notation");
+    notation.show(written);
+    bauds =
+        new ChoiceField<>(
+            "baud",
+            List.of(9600, 19_200, 38_400, 57_600, 115_200),
+            b -> b + " baud",
+            b -> {
+              baud = b;
+              refresh();
+            });
+    bauds.setId("map-baud");
+    bauds.show(baud);
+    drives =
+        field("map-drives", "number of drives", MeasureUnit.ONE, driveCount, v -> driveCount = v);
+    delay =
+        field(
+            "map-delay",
+            "delay of a drive",
+            MeasureUnit.MILLISECOND,
+            delayMilliseconds,
+            v -> delayMilliseconds = v);
+    table.setHgap(14);
+    table.setVgap(4);
+    table.setId("map-table");
+    HBox actions =
+        Parts.row(
+            8,
+            Parts.primary("import-map", "Read a map", this::importMap),
+            Parts.label("addresses", "ink-label"),
+            notation,
+            Parts.quiet("export-map", "write it", this::exportMap));
+    HBox moves =
+        Parts.row(
+            8,
+            Parts.action("map-up", "All one up", () -> move(1)),
+            Parts.action("map-down", "All one down", () -> move(-1)),
+            Parts.quiet(
+                "map-stand-in", "take the stand-in's registers", () -> put(DriveRegisters.map())));
+    VBox left = new VBox(10, actions, moves, problems, Parts.scrolling(table));
+    HBox.setHgrow(left, Priority.ALWAYS);
+    VBox right = Parts.sheet(8, Parts.scrolling(side));
+    right.setPrefWidth(360);
+    right.setMinWidth(360);
+    getChildren().addAll(left, right);
+  }
+
+  private QuantityField field(
+      String id,
+      String name,
+      MeasureUnit unit,
+      double value,
+      java.util.function.DoubleConsumer take) {
+    QuantityField field =
+        new QuantityField(
+            name,
+            unit,
+            desk::units,
+            v -> {
+              if (!(v >= 0 && v <= 1000)) {
+                throw new IllegalArgumentException(
+                    "%s must be 0 to 1000, not %s".formatted(name, QuantityFormat.PLAIN.number(v)));
+              }
+              take.accept(v);
+              refresh();
+            },
+            desk::refuse);
+    field.setId(id);
+    field.setPrefColumnCount(4);
+    field.show(value);
+    return field;
+  }
+
+  void refresh() {
+    table.getChildren().clear();
+    side.getChildren().clear();
+    Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
+    if (axis.isEmpty()) {
+      side.getChildren().add(Parts.prose("Choose an axis that has a drive.", "ink-label"));
+      return;
+    }
+    RegisterMap map = new RegisterMap(axis.get().record().registers());
+    if (map.entries().isEmpty()) {
+      table.addRow(
+          0,
+          Parts.prose(
+              "No registers yet. Read a map as CSV with the columns name, table, address and, if there, type, order, scale, offset, unit, minimum, maximum, access, group.",
+              "ink-label"));
+      return;
+    }
+    head();
+    List<MapDoubt> doubts = new ArrayList<>(map.doubts());
+    map.shiftAgainst(DriveRegisters.map()).ifPresent(d -> doubts.add(0, d));
+    int row = 1;
+    for (RegisterEntry entry : map.entries()) {
+      row(row++, entry, doubts.stream().anyMatch(d -> d.entry().equals(entry.name())));
+    }
+    doubts(doubts);
+    times(map);
+  }
+
+  private void head() {
+    List<String> words = new ArrayList<>(List.of("name", "table"));
+    for (Notation each : Notation.values()) {
+      words.add(each.label());
+    }
+    words.addAll(List.of("type", "one step"));
+    for (int i = 0; i < words.size(); i++) {
+      table.add(Parts.label(words.get(i), "ink-caption"), i, 0);
+    }
+  }
+
+  private void row(int row, RegisterEntry entry, boolean doubtful) {
+    int column = 0;
+    Label name = Parts.label(entry.name(), doubtful ? "ink-attention" : "ink-strong");
+    table.add(name, column++, row);
+    table.add(Parts.label(entry.table().label(), "ink-label"), column++, row);
+    for (Notation each : Notation.values()) {
+      table.add(Parts.label(each.write(entry.table(), entry.address())), column++, row);
+    }
+    String order = entry.type().words() > 1 ? " " + entry.order() : "";
+    table.add(Parts.label(entry.type().label() + order, "ink-label"), column++, row);
+    table.add(
+        Parts.label(
+            "%s %s".formatted(desk.units().format().number(entry.scale()), entry.unit()),
+            "ink-label"),
+        column,
+        row);
+  }
+
+  private void doubts(List<MapDoubt> doubts) {
+    side.getChildren()
+        .add(
+            Parts.label(
+                doubts.isEmpty() ? "Nothing doubtful" : "%d doubts".formatted(doubts.size()),
+                "ink-title"));
+    for (MapDoubt doubt : doubts) {
+      side.getChildren()
+          .addAll(
+              Parts.prose("%s: %s".formatted(doubt.entry(), doubt.kind().label()), "ink-strong"),
+              Parts.prose(doubt.seen()),
+              Parts.prose("→ " + doubt.remedy(), "ink-label"));
+    }
+  }
+
+  private void times(RegisterMap map) {
+    List<ReadRequest> requests = ReadRequest.fewest(map.entries(), 0);
+    side.getChildren()
+        .add(Parts.label("Read in %d requests".formatted(requests.size()), "ink-strong"));
+    for (ReadRequest request : requests) {
+      side.getChildren()
+          .add(
+              Parts.prose(
+                  "function %d, from %d, %d places, %d bytes of answer"
+                      .formatted(
+                          request.table().readFunction(),
+                          request.address(),
+                          request.count(),
+                          SerialLine.answerBytes(request)),
+                  "ink-label"));
+    }
+    side.getChildren()
+        .addAll(
+            Parts.label("On a serial bus", "ink-strong"),
+            Parts.row(
+                6,
+                bauds,
+                drives,
+                Parts.label("drives", "ink-label"),
+                delay,
+                Parts.label("delay", "ink-label")));
+    if (requests.isEmpty()) {
+      return;
+    }
+    SerialLine bus = new SerialLine(baud, BITS, delayMilliseconds / 1000);
+    List<Step> steps = bus.cycle(requests, (int) Math.max(1, driveCount)).steps();
+    steps.forEach(s -> side.getChildren().add(Parts.prose(s.text(), "ink-sum")));
+    side.getChildren()
+        .add(
+            Parts.prose(
+                "A change is seen after two cycles at worst; a time-out in the drive must be longer.",
+                "ink-label"));
+  }
+
+  private void importMap() {
+    desk.dialogs()
+        .importFile()
+        .ifPresent(
+            file -> {
+              try {
+                MapCsv.Read read = RegisterLists.read(file, notation());
+                tell(read.problems());
+                put(read.map());
+              } catch (IOException e) {
+                desk.refuse(e.getMessage());
+              }
+            });
+  }
+
+  private @Nullable Notation notation() {
+    for (Notation each : Notation.values()) {
+      if (each.label().equals(written)) {
+        return each;
+      }
+    }
+    return null;
+  }
+
+  private void tell(List<String> found) {
+    problems.getChildren().clear();
+    found.stream()
+        .limit(MOST_PROBLEMS)
+        .forEach(p -> problems.getChildren().add(Parts.prose(p, "ink-attention")));
+    if (found.size() > MOST_PROBLEMS) {
+      problems
+          .getChildren()
+          .add(Parts.label("and %d more".formatted(found.size() - MOST_PROBLEMS), "ink-label"));
+    }
+  }
+
+  private void put(RegisterMap map) {
+    desk.review()
+        .map(AxisReview::assembly)
+        .ifPresent(a -> desk.apply(SetUpEdits.registers(a.drive().id(), "set registers", map)));
+  }
+
+  private void move(int by) {
+    desk.review()
+        .map(AxisReview::assembly)
+        .ifPresent(
+            a -> {
+              try {
+                RegisterMap moved = new RegisterMap(a.record().registers()).shifted(by);
+                desk.apply(SetUpEdits.registers(a.drive().id(), "move registers by one", moved));
+              } catch (IllegalArgumentException e) {
+                desk.refuse(e.getMessage());
+              }
+            });
+  }
+
+  private void exportMap() {
+    Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
+    if (axis.isPresent()) {
+      desk.dialogs()
+          .export("registers.csv")
+          .ifPresent(file -> write(file, new RegisterMap(axis.get().record().registers())));
+    }
+  }
+
+  private void write(Path file, RegisterMap map) {
+    try {
+      RegisterLists.write(file, map);
+      desk.say("registers written to " + file);
+    } catch (IOException e) {
+      desk.refuse("the registers could not be written: " + e.getMessage());
+    }
+  }
+}

@@ -1,0 +1,87 @@
+package unimotus.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.fieldbus.Notation;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.WordOrder;
+import unimotus.formats.fieldbus.MapCsv;
+import unimotus.formats.json.FileFault;
+
+/** Register maps out and in, as manuals and other programs write them. */
+class MapCsvTest {
+  private static final String LINES =
+      """
+      name,table,address,type,order,scale,unit,minimum,maximum,access,group
+      control word,holding register,40001,unsigned 16,,1,,0,65535,"read, write",command
+      energy,input register,30010,float-32,CDAB,1,kWh,0,100000,read,
+      door,discrete input,10003,,,,,,,,
+      """;
+
+  private static MapCsv.Read read(String text, Notation notation) throws FileFault {
+    return MapCsv.read("map.csv", text.getBytes(StandardCharsets.UTF_8), notation);
+  }
+
+  @Test
+  void aMapAsAManualPrintsIt() throws FileFault {
+    MapCsv.Read read = read(LINES, null);
+    assertThat(read.problems()).isEmpty();
+    RegisterEntry control = read.map().entries().get(0);
+    assertThat(control.address()).isZero();
+    assertThat(control.access()).isEqualTo(RegisterEntry.Access.READ_WRITE);
+    RegisterEntry energy = read.map().entries().get(1);
+    assertThat(energy.address()).isEqualTo(9);
+    assertThat(energy.type()).isEqualTo(RegisterType.FLOAT_32);
+    assertThat(energy.order()).isEqualTo(WordOrder.CDAB);
+    RegisterEntry door = read.map().entries().get(2);
+    assertThat(door.table()).isEqualTo(RegisterTable.DISCRETE_INPUT);
+    assertThat(door.type()).isEqualTo(RegisterType.BIT);
+    assertThat(door.address()).isEqualTo(2);
+  }
+
+  @Test
+  void whatIsWrittenIsReadBack() throws IOException {
+    MapCsv.Read read = read(LINES, null);
+    StringBuilder out = new StringBuilder();
+    MapCsv.write(read.map(), out);
+    assertThat(read(out.toString(), Notation.FROM_ZERO).map()).isEqualTo(read.map());
+  }
+
+  /** The same page read as counted from 0 and from 1 differs by one everywhere. */
+  @Test
+  void theNotationShiftsEverything() throws FileFault {
+    String plain = "name,table,address\na,holding register,10\nb,holding register,11\n";
+    MapCsv.Read zero = read(plain, Notation.FROM_ZERO);
+    MapCsv.Read one = read(plain, Notation.FROM_ONE);
+    assertThat(zero.map().shiftAgainst(one.map()).orElseThrow().seen()).contains("one above");
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "'x,holding register,ten', is no address",
+    "'x,shelf,1', 'shelf'",
+    "'x,holding register,70000', outside",
+    "',holding register,1', needs a name"
+  })
+  void linesThatCannotBeTakenAreReported(String line, String why) throws FileFault {
+    MapCsv.Read read = read("name,table,address\n" + line + "\ny,coil,4\n", null);
+    assertThat(read.map().entries()).hasSize(1);
+    assertThat(read.problems()).hasSize(1);
+    assertThat(read.problems().get(0)).startsWith("line 2: ").contains(why);
+  }
+
+  @Test
+  void anotherTableIsRefused() {
+    assertThatThrownBy(() -> read("register,what\n1,2\n", null))
+        .isInstanceOf(FileFault.class)
+        .hasMessageContaining("no column 'name'");
+  }
+}
