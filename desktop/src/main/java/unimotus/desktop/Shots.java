@@ -69,7 +69,21 @@ final class Shots {
               press("#want-start-forward");
             }));
     waiting.add(pressed("words-sent", "#send-next"));
-    waiting.add(pressed("frames", "#map-frames"));
+    waiting.add(
+        new Shot(
+            "registers",
+            d -> {
+              press("#map-registers");
+              press("#map-stand-in");
+            }));
+    waiting.add(
+        new Shot(
+            "frames",
+            d -> {
+              d.session().undo();
+              d.say("");
+              press("#map-frames");
+            }));
     waiting.add(
         new Shot(
             "live",

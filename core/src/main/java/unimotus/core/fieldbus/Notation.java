@@ -13,7 +13,7 @@ public enum Notation {
   /** Six digits with the table first: 400001 is the first holding register. */
   SIX_DIGITS("4xxxxx"),
   /** As on the wire, in hexadecimal. */
-  HEX("hex from 0");
+  HEX("hex");
 
   private static final int LAST = 0xFFFF;
   private static final int LAST_OF_FIVE_DIGITS = 9998;

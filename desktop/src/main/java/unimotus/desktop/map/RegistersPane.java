@@ -10,6 +10,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.derivation.Step;
@@ -82,7 +83,7 @@ final class RegistersPane extends HBox {
             MeasureUnit.MILLISECOND,
             delayMilliseconds,
             v -> delayMilliseconds = v);
-    table.setHgap(14);
+    table.setHgap(16);
     table.setVgap(4);
     table.setId("map-table");
     HBox actions =
@@ -162,13 +163,13 @@ final class RegistersPane extends HBox {
   }
 
   private void head() {
-    List<String> words = new ArrayList<>(List.of("name", "table"));
+    List<String> words = new ArrayList<>(List.of("name"));
     for (Notation each : Notation.values()) {
       words.add(each.label());
     }
     words.addAll(List.of("type", "one step"));
     for (int i = 0; i < words.size(); i++) {
-      table.add(Parts.label(words.get(i), "ink-caption"), i, 0);
+      table.add(whole(Parts.label(words.get(i), "ink-caption")), i, 0);
     }
   }
 
@@ -176,18 +177,20 @@ final class RegistersPane extends HBox {
     int column = 0;
     Label name = Parts.label(entry.name(), doubtful ? "ink-attention" : "ink-strong");
     table.add(name, column++, row);
-    table.add(Parts.label(entry.table().label(), "ink-label"), column++, row);
     for (Notation each : Notation.values()) {
-      table.add(Parts.label(each.write(entry.table(), entry.address())), column++, row);
+      Label address = Parts.label(each.write(entry.table(), entry.address()));
+      table.add(whole(address), column++, row);
     }
     String order = entry.type().words() > 1 ? " " + entry.order() : "";
-    table.add(Parts.label(entry.type().label() + order, "ink-label"), column++, row);
-    table.add(
-        Parts.label(
-            "%s %s".formatted(desk.units().format().number(entry.scale()), entry.unit()),
-            "ink-label"),
-        column,
-        row);
+    table.add(whole(Parts.label(entry.type().label() + order, "ink-label")), column++, row);
+    String step = "%s %s".formatted(desk.units().format().number(entry.scale()), entry.unit());
+    table.add(whole(Parts.label(step, "ink-label")), column, row);
+  }
+
+  /** An address cut short is another address. */
+  private static Label whole(Label label) {
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    return label;
   }
 
   private void doubts(List<MapDoubt> doubts) {
@@ -224,13 +227,8 @@ final class RegistersPane extends HBox {
     side.getChildren()
         .addAll(
             Parts.label("On a serial bus", "ink-strong"),
-            Parts.row(
-                6,
-                bauds,
-                drives,
-                Parts.label("drives", "ink-label"),
-                delay,
-                Parts.label("delay", "ink-label")));
+            Parts.row(6, bauds, drives, Parts.label("drives", "ink-label")),
+            Parts.row(6, delay, Parts.label("until a drive answers", "ink-label")));
     if (requests.isEmpty()) {
       return;
     }

@@ -4,6 +4,7 @@ import java.io.BufferedInputStream;
 import java.io.BufferedOutputStream;
 import java.io.DataInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.InetSocketAddress;
@@ -27,6 +28,7 @@ public final class TcpStandIn implements AutoCloseable {
   private static final int MOST_CLIENTS = 64;
   private static final int SILENT_MILLISECONDS = 60_000;
   private static final int WAITING_CLIENTS = 16;
+  private static final int BUFFER_BYTES = 1024;
 
   private final ServerSocket server;
   private final Map<Integer, Unit> units;
@@ -91,6 +93,17 @@ public final class TcpStandIn implements AutoCloseable {
     return clients.size();
   }
 
+  /** Knows without asking the system whether another request has arrived already. */
+  private static final class Arrived extends BufferedInputStream {
+    Arrived(InputStream in) {
+      super(in, BUFFER_BYTES);
+    }
+
+    synchronized boolean isEmpty() {
+      return pos >= count;
+    }
+  }
+
   private void accept() {
     while (!server.isClosed()) {
       try {
@@ -112,12 +125,12 @@ public final class TcpStandIn implements AutoCloseable {
 
   private void serve(Socket client) {
     try (client) {
-      DataInputStream in =
-          new DataInputStream(new BufferedInputStream(client.getInputStream(), 1024));
-      OutputStream out = new BufferedOutputStream(client.getOutputStream(), 1024);
+      Arrived arrived = new Arrived(client.getInputStream());
+      DataInputStream in = new DataInputStream(arrived);
+      OutputStream out = new BufferedOutputStream(client.getOutputStream(), BUFFER_BYTES);
       for (TcpFrame asked = TcpFrame.read(in); asked != null; asked = TcpFrame.read(in)) {
         out.write(answer(asked).bytes());
-        if (in.available() == 0) {
+        if (arrived.isEmpty()) {
           out.flush();
         }
       }
