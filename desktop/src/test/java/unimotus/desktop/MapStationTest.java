@@ -137,6 +137,21 @@ class MapStationTest extends WindowTest {
     assertThat(shows("not joined")).isTrue();
   }
 
+  /** A stand-in that falls silent is told with its address, and comes back by itself. */
+  @Test
+  void aSilentDriveIsToldAndComesBack() throws Exception {
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> shows("switch on disabled"));
+    press("#trouble-silent");
+    waitUntil(() -> shows("did not answer within 1000 ms"));
+    press("#trouble-none");
+    waitUntil(() -> !shows("did not answer within 1000 ms"));
+    assertThat(shows("switch on disabled")).isTrue();
+    press("#live-leave");
+  }
+
   @Test
   void aWrongAddressIsTold() throws Exception {
     press("#map-live");

@@ -31,6 +31,7 @@ import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.QuantityField;
 import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.modbus.Troubles;
 import unimotus.workbench.LiveLink;
 import unimotus.workbench.LiveLink.NotDone;
 import unimotus.workbench.LiveLink.Sample;
@@ -41,6 +42,8 @@ final class LivePane extends HBox {
   private static final int POLL_MILLISECONDS = 200;
   private static final int KEPT_SAMPLES = 300;
   private static final int LOG_LINES = 12;
+  private static final int LATE_MILLISECONDS = 400;
+  private static final int LIE_EVERY = 5;
 
   private final Desk desk;
   private final ScheduledExecutorService line =
@@ -333,6 +336,26 @@ final class LivePane extends HBox {
         });
   }
 
+  /** How the stand-ins misbehave, to see what the controller's side makes of it. */
+  private static HBox troubles(StandIns standIns) {
+    return Parts.row(
+        4,
+        Parts.label("they", "ink-label"),
+        Parts.quiet(
+            "trouble-late",
+            "answer late",
+            () -> standIns.server().misbehave(new Troubles(LATE_MILLISECONDS, 0, 0))),
+        Parts.quiet(
+            "trouble-silent",
+            "fall silent",
+            () -> standIns.server().misbehave(new Troubles(0, 1, 0))),
+        Parts.quiet(
+            "trouble-lying",
+            "lie now and then",
+            () -> standIns.server().misbehave(new Troubles(0, 0, LIE_EVERY))),
+        Parts.quiet("trouble-none", "behave", () -> standIns.server().misbehave(Troubles.NONE)));
+  }
+
   private void standIns() {
     try {
       if (standIns != null) {
@@ -344,7 +367,7 @@ final class LivePane extends HBox {
       standIns = next;
       host.setText("127.0.0.1");
       port.setText(String.valueOf(next.server().port()));
-      standInList.getChildren().clear();
+      standInList.getChildren().setAll(troubles(next));
       for (StandIns.Placed placed : next.units()) {
         standInList
             .getChildren()

@@ -18,6 +18,7 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 
 /**
  * Drives that answer on TCP. It listens on the loopback address unless told otherwise, serves a
@@ -32,6 +33,8 @@ public final class TcpStandIn implements AutoCloseable {
 
   private final ServerSocket server;
   private final Map<Integer, Unit> units;
+  private final AtomicInteger requests = new AtomicInteger();
+  private volatile Troubles troubles = Troubles.NONE;
   private final Set<Socket> clients = ConcurrentHashMap.newKeySet();
   private final ExecutorService threads =
       new ThreadPoolExecutor(
@@ -129,7 +132,7 @@ public final class TcpStandIn implements AutoCloseable {
       DataInputStream in = new DataInputStream(arrived);
       OutputStream out = new BufferedOutputStream(client.getOutputStream(), BUFFER_BYTES);
       for (TcpFrame asked = TcpFrame.read(in); asked != null; asked = TcpFrame.read(in)) {
-        out.write(answer(asked).bytes());
+        answer(asked, out);
         if (arrived.isEmpty()) {
           out.flush();
         }
@@ -140,6 +143,39 @@ public final class TcpStandIn implements AutoCloseable {
     } finally {
       clients.remove(client);
     }
+  }
+
+  /** Answers, or misbehaves as it was told to. */
+  private void answer(TcpFrame asked, OutputStream out) throws IOException {
+    Troubles now = troubles;
+    byte[] bytes = answer(asked).bytes();
+    if (!now.equals(Troubles.NONE)) {
+      int number = requests.incrementAndGet();
+      pause(now.delayMilliseconds());
+      if (now.drops(number)) {
+        return;
+      }
+      if (now.spoils(number)) {
+        bytes[bytes.length - 1 - (bytes.length - TcpFrame.HEADER) / 2] ^= 0x55;
+        bytes[TcpFrame.HEADER] ^= 0x10;
+      }
+    }
+    out.write(bytes);
+  }
+
+  private static void pause(int milliseconds) throws IOException {
+    try {
+      Thread.sleep(milliseconds);
+    } catch (InterruptedException closed) {
+      Thread.currentThread().interrupt();
+      throw new IOException("closed while an answer was delayed", closed);
+    }
+  }
+
+  /** Misbehaves from now on, or behaves again with {@link Troubles#NONE}. */
+  public void misbehave(Troubles next) {
+    requests.set(0);
+    troubles = next;
   }
 
   private TcpFrame answer(TcpFrame asked) {

@@ -219,6 +219,35 @@ class TcpStandInTest {
     assertThat(values(client.ask(1, new Request.Read(3, 0, 1)))).containsExactly(0);
   }
 
+  /** Dropped and spoiled answers are told, and the next request goes through. */
+  @Test
+  void troublesOnDemandAreSurvived() throws Exception {
+    try (TcpClient own = new TcpClient("127.0.0.1", standIn.port(), 300)) {
+      standIn.misbehave(new Troubles(0, 3, 5));
+      int good = 0;
+      int bad = 0;
+      for (int i = 1; i <= 15; i++) {
+        try {
+          assertThat(values(own.ask(1, new Request.Read(3, 0, 2)))).containsExactly(0, 0);
+          good++;
+        } catch (IOException | FrameFault told) {
+          assertThat(told.getMessage()).isNotBlank();
+          bad++;
+        }
+      }
+      // Of 15 requests 5 are dropped; 5 and 10 are spoiled, 15 is dropped before it could be.
+      assertThat(bad).isEqualTo(7);
+      assertThat(good).isEqualTo(8);
+      standIn.misbehave(new Troubles(50, 0, 0));
+      long begun = System.nanoTime();
+      own.ask(1, new Request.Read(3, 0, 1));
+      assertThat(System.nanoTime() - begun).isGreaterThan(45_000_000L);
+      standIn.misbehave(Troubles.NONE);
+      assertThat(values(own.ask(1, new Request.Read(3, 0, 1)))).containsExactly(0);
+    }
+    assertThatThrownBy(() -> new Troubles(60_000, 0, 0)).hasMessageContaining("60000");
+  }
+
   @Test
   void aTakenPortIsTold() {
     assertThatThrownBy(() -> TcpStandIn.start(standIn.port(), Map.of()))
