@@ -49,6 +49,7 @@ final class Shots {
     waiting.add(pressed("make-safe", "#run-faults"));
     waiting.add(pressed("make-safe-figures", "#side-figures"));
     waiting.add(pressed("make-safe-proof", "#side-record"));
+    waiting.add(pressed("new-stop", "#another-stop"));
     waiting.add(view("set-up-begun", "rinse-drum", WorkStep.SET_UP));
     waiting.add(new Shot("set-up", d -> focus("#setting-R30")));
     waiting.add(pressed("set-up-compare", "#side-compare"));

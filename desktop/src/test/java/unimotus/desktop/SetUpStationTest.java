@@ -170,8 +170,10 @@ class SetUpStationTest extends WindowTest {
     assertThat(shows("I70: rewritten by A01")).isTrue();
     press("#order-proposed");
     assertThat(shows("Everything stands as designed")).isTrue();
-    press("#down-1");
-    press("#down-2");
+    interact(() -> lookup("#down-1").query().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.DOWN);
+    push(KeyCode.CONTROL, KeyCode.DOWN);
+    settle();
     assertThat(shows("I70: rewritten by A01")).as("moved by keyboard").isTrue();
   }
 

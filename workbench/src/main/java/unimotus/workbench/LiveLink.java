@@ -180,14 +180,31 @@ public final class LiveLink implements AutoCloseable {
     }
   }
 
-  /** Whether it writes now; asking ends an arming that is too old. */
+  /** Whether it writes now. */
   public boolean isArmed() {
     Instant last = lastCommand.get();
-    boolean tooOld = last != null && clock.instant().isAfter(last.plus(ARMED_FOR));
-    if (tooOld && lastCommand.compareAndSet(last, null)) {
-      note("disarmed by itself after %d s without a command".formatted(ARMED_FOR.toSeconds()));
+    return last != null && !isTooOld(last);
+  }
+
+  private boolean isTooOld(Instant last) {
+    return clock.instant().isAfter(last.plus(ARMED_FOR));
+  }
+
+  /**
+   * Ends an arming that is too old and hands the drive back: nobody shall find it running on words
+   * that nobody watches.
+   *
+   * @return whether it did
+   * @throws NotDone where the drive does not take it back: use the machine's own stop
+   */
+  public boolean expire() throws NotDone {
+    Instant last = lastCommand.get();
+    if (last == null || !isTooOld(last) || !lastCommand.compareAndSet(last, null)) {
+      return false;
     }
-    return lastCommand.get() != null;
+    note("disarmed by itself after %d s without a command".formatted(ARMED_FOR.toSeconds()));
+    handBack();
+    return true;
   }
 
   /**

@@ -5,30 +5,18 @@ package unimotus.core.safety;
  * memory).
  */
 public enum PerformanceLevel {
-  A(1e-5, 1e-4, "none"),
-  B(3e-6, 1e-5, "1"),
-  C(1e-6, 3e-6, "1"),
-  D(1e-7, 1e-6, "2"),
-  E(1e-8, 1e-7, "3");
+  A(1e-4, "none"),
+  B(1e-5, "1"),
+  C(3e-6, "1"),
+  D(1e-6, "2"),
+  E(1e-7, "3");
 
-  private final double from;
   private final double below;
   private final String sil;
 
-  PerformanceLevel(double from, double below, String sil) {
-    this.from = from;
+  PerformanceLevel(double below, String sil) {
     this.below = below;
     this.sil = sil;
-  }
-
-  /** Least dangerous failures per hour of the band. */
-  public double fromPerHour() {
-    return from;
-  }
-
-  /** The band ends below these dangerous failures per hour. */
-  public double belowPerHour() {
-    return below;
   }
 
   /** The safety integrity level whose band it lies in (IEC 62061, from memory). */

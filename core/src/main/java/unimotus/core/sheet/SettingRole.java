@@ -75,8 +75,6 @@ public enum SettingRole {
   ACCESS_LEVEL,
   /** {@code not-done} or {@code done}: shown by the drive, not entered. */
   AUTO_TUNE,
-  /** Volts of the d.c. link in service. */
-  LINK_VOLTAGE,
   /** {@code quadratic} for pumps and fans, {@code constant} for everything else. */
   TORQUE_CURVE,
   /** Kilohertz of the inverter. */

@@ -68,7 +68,10 @@ final class LivePane extends HBox {
   private final Deque<double[]> samples = new ArrayDeque<>();
 
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
-  private @Nullable LiveLink link;
+
+  /** Looked at by the line's own thread too. */
+  private volatile @Nullable LiveLink link;
+
   private @Nullable StandIns standIns;
   private long begun;
 
@@ -95,6 +98,7 @@ final class LivePane extends HBox {
     who.setPromptText("your name");
     values.setHgap(16);
     values.setVgap(4);
+    Runtime.getRuntime().addShutdownHook(new Thread(this::stopAtTheEnd, "live-end"));
     trend.setPrefHeight(220);
     trend.setMinHeight(140);
     VBox.setVgrow(trend, Priority.ALWAYS);
@@ -142,7 +146,7 @@ final class LivePane extends HBox {
             8,
             Parts.label("Command it", "ink-strong"),
             Parts.prose(
-                "Reading is free. Writing needs arming, ends by itself after two minutes without a command, and is logged. The machine may move: nobody within reach, the stop proved.",
+                "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
                 "ink-label"),
             Parts.row(8, who, Parts.action("live-arm", "Arm", this::arm)),
             Parts.row(8, Parts.label("Reference", "ink-label"), reference),
@@ -201,15 +205,32 @@ final class LivePane extends HBox {
     state.setText("not joined");
     trouble.setText("");
     if (old != null) {
-      line.execute(
-          () -> {
-            try {
-              old.disarm();
-              old.close();
-            } catch (IOException gone) {
-              Platform.runLater(() -> desk.refuse(gone.getMessage()));
-            }
-          });
+      line.execute(() -> left(old));
+    }
+  }
+
+  /** A drive that is commanded from here is handed back before it is left. */
+  private void left(LiveLink old) {
+    try (old) {
+      if (old.isArmed()) {
+        old.handBack();
+      }
+    } catch (NotDone | IOException gone) {
+      Platform.runLater(
+          () -> desk.refuse("NOT HANDED BACK, use the machine's own stop: " + gone.getMessage()));
+    }
+  }
+
+  /** The program ends, however it ends: an armed drive is not left running. */
+  private void stopAtTheEnd() {
+    LiveLink now = link;
+    if (now != null && now.isArmed()) {
+      try {
+        now.stop();
+      } catch (NotDone gone) {
+        System.err.println(
+            "unimotus: NOT STOPPED, use the machine's own stop: " + gone.getMessage());
+      }
     }
   }
 
@@ -218,6 +239,10 @@ final class LivePane extends HBox {
       return;
     }
     try {
+      if (polled.expire()) {
+        Platform.runLater(
+            () -> desk.refuse("two minutes without a command: the drive is handed back"));
+      }
       Sample sample = polled.read();
       Platform.runLater(() -> show(polled, sample));
     } catch (NotDone silent) {

@@ -18,10 +18,12 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.settings.DerivedSetting;
 import unimotus.core.settings.EntryStep;
 import unimotus.core.settings.Journey;
+import unimotus.core.settings.MenuWalk;
 import unimotus.core.settings.SettingComparison;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Parts;
 
 /**
@@ -73,6 +75,7 @@ final class JourneyPane extends VBox {
   private HBox stepRow(
       AxisAssembly axis, Journey journey, EntryStep step, String sought, @Nullable String chosen) {
     Label number = Parts.label(String.valueOf(step.number()), "step-number");
+    Hint.on(number, () -> new MenuWalk(axis.driveSheet()).position(step.setting().code()));
     Region value = isDesigned(axis, step) ? editor.of(axis, step.setting()) : passing(step);
     HBox row =
         row(

@@ -36,7 +36,7 @@ final class RehearsalPane extends VBox {
     getChildren()
         .addAll(
             Parts.prose(
-                "A virtual drive takes the entries in this order. Move one with its arrows, or with Alt and the arrow keys, and see what is lost.",
+                "A virtual drive takes the entries in this order. Move one with its arrows, or with Ctrl and the arrow keys, and see what is lost.",
                 "ink-label"),
             Parts.row(
                 8,
@@ -130,10 +130,10 @@ final class RehearsalPane extends VBox {
             down);
     row.setOnKeyPressed(
         e -> {
-          if (e.isAltDown() && e.getCode() == KeyCode.UP && place > 0) {
+          if (e.isControlDown() && e.getCode() == KeyCode.UP && place > 0) {
             move(place, -1);
             e.consume();
-          } else if (e.isAltDown() && e.getCode() == KeyCode.DOWN && place < order.size() - 1) {
+          } else if (e.isControlDown() && e.getCode() == KeyCode.DOWN && place < order.size() - 1) {
             move(place, 1);
             e.consume();
           }

@@ -31,6 +31,7 @@ final class HelpSheet extends StackPane {
     {"Ctrl+Delete", "at Prove: remove the reading"},
     {"+, −, Home", "in a plot: closer, wider, all of it"},
     {"←, →, with Shift", "in a plot: first cursor, second cursor"},
+    {"Ctrl+↑, Ctrl+↓", "at Set up: move an entry of the rehearsal"},
     {"F8", "stop the drive that is armed"},
     {"F1", "this sheet"}
   };

@@ -123,9 +123,16 @@ class LiveLinkTest {
     link.reference(1);
     clock.pass(LiveLink.ARMED_FOR.minusSeconds(1));
     assertThat(link.isArmed()).as("a command keeps it").isTrue();
-    clock.pass(Duration.ofSeconds(2));
+    link.want(Intent.START_FORWARD);
+    assertThat(link.expire()).as("not yet").isFalse();
+    clock.pass(LiveLink.ARMED_FOR.plusSeconds(1));
     assertThat(link.isArmed()).isFalse();
-    assertThat(link.log()).last().asString().contains("disarmed by itself");
+    assertThat(link.expire()).isTrue();
+    assertThat(link.log()).anyMatch(l -> l.contains("disarmed by itself"));
+    assertThat(link.read().state().orElseThrow().kind())
+        .as("handed back, not left running")
+        .isEqualTo(WordState.Kind.BLOCKED);
+    assertThat(link.expire()).as("once").isFalse();
   }
 
   @Test
