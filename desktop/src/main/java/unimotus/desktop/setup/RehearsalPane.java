@@ -40,9 +40,9 @@ final class RehearsalPane extends VBox {
                 "ink-label"),
             Parts.row(
                 8,
-                Parts.action("order-proposed", "As proposed", () -> order(proposed)),
-                Parts.action("order-menu", "As in the menu", this::asInTheMenu),
-                Parts.action("order-reverse", "Turned round", this::turnedRound)),
+                Parts.action("order-proposed", "Proposed", () -> order(proposed)),
+                Parts.action("order-menu", "As in menu", this::asInTheMenu),
+                Parts.action("order-reverse", "Reversed", this::turnedRound)),
             verdict,
             rows);
   }

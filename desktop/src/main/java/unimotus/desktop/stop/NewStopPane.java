@@ -53,11 +53,7 @@ final class NewStopPane extends VBox {
             row(
                 "onto",
                 DesignFields.choice(
-                    "new-effect",
-                    StopEffect.values(),
-                    e -> "%s: %s".formatted(e.label(), e.hint()),
-                    effect,
-                    e -> effect = e)),
+                    "new-effect", StopEffect.values(), StopEffect::label, effect, e -> effect = e)),
             row("safe ramp from maximum speed", seconds("new-ramp", ramp, s -> ramp = s)),
             row("torque goes after", seconds("new-delay", delay, s -> delay = s)),
             Parts.row(8, Parts.primary("build-stop", "Build this stop", this::build), back));
@@ -72,6 +68,7 @@ final class NewStopPane extends VBox {
   private static javafx.scene.Node row(String words, javafx.scene.Node entry) {
     javafx.scene.control.Label label = Parts.label(words, "ink-label");
     label.setPrefWidth(190);
+    label.setMinWidth(190);
     return Parts.row(8, label, entry);
   }
 
