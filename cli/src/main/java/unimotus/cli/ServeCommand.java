@@ -10,7 +10,7 @@ import picocli.CommandLine.Option;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.devices.drive.DriveRegisters;
-import unimotus.workbench.StandIns;
+import unimotus.workbench.live.StandIns;
 
 /** {@code serve FILE}: the drives of a project answer on the loopback address. */
 @Command(

@@ -19,8 +19,11 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.WireMake;
+import unimotus.core.profile.DriveProfiles;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
 import unimotus.formats.project.ProjectFile;
@@ -215,7 +218,7 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 4", "\"version\": " + version)).getMessage())
+    assertThat(fault(SAMPLE.replace("\"version\": 5", "\"version\": " + version)).getMessage())
         .contains("version");
   }
 
@@ -232,7 +235,7 @@ class ProjectFileTest {
     assertThat(loaded.project().wires())
         .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
     assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
-        .contains("\"version\": 4");
+        .contains("\"version\": 5");
   }
 
   @Test
@@ -262,10 +265,24 @@ class ProjectFileTest {
   }
 
   @Test
+  void aFileOfTheFourthVersionKeepsItsRegistersAndGetsTheUsualWords() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-4.unimotus.json")
+            .readAllBytes();
+    ProjectFile.Loaded loaded = ProjectFile.read("version-4", bytes);
+    assertThat(loaded.readOnly()).isFalse();
+    FieldbusLink link = loaded.project().record("drive").fieldbus();
+    assertThat(link.wordProfile()).isEqualTo(DriveProfiles.CIA_402_VELOCITY);
+    assertThat(link.unit()).isEqualTo(1);
+    assertThat(link.map().entry(RegisterRole.REFERENCE).orElseThrow().address()).isEqualTo(1);
+  }
+
+  @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 4", "\"version\": 7")
+            .replace("\"version\": 5", "\"version\": 7")
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -275,8 +292,8 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 4", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 4");
+        SAMPLE.replace("\"version\": 5", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 5");
   }
 
   @Test

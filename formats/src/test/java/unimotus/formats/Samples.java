@@ -3,6 +3,7 @@ package unimotus.formats;
 import java.util.List;
 import java.util.Map;
 import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
@@ -17,6 +18,7 @@ import unimotus.core.machine.Drive;
 import unimotus.core.machine.DrivePlate;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Feed;
+import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Intent;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
@@ -38,6 +40,11 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Tuning;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
+import unimotus.core.profile.ManualWords;
+import unimotus.core.profile.ManualWords.ControlBit;
+import unimotus.core.profile.ManualWords.ControlMeaning;
+import unimotus.core.profile.ManualWords.StatusBit;
+import unimotus.core.profile.ManualWords.StatusMeaning;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
 
@@ -192,20 +199,27 @@ final class Samples {
                         null)),
                 new Tuning(
                     "me", "2026-01-02T03:04:05Z", Map.of("M12", new SettingValue.Number(8.05))),
-                List.of(
-                    new RegisterEntry(
-                        "reference",
-                        RegisterTable.HOLDING_REGISTER,
-                        1,
-                        RegisterType.SIGNED_16,
-                        WordOrder.CDAB,
-                        0.01,
-                        0,
-                        "Hz",
-                        -50,
-                        50,
-                        RegisterEntry.Access.READ_WRITE,
-                        "command")))),
+                new FieldbusLink(
+                    3,
+                    ManualWords.NAME,
+                    new ManualWords(
+                        List.of(new ControlBit(0, ControlMeaning.RUN, "start")),
+                        List.of(new StatusBit(2, StatusMeaning.RUNNING, ""))),
+                    List.of(
+                        new RegisterEntry(
+                            "reference",
+                            RegisterTable.HOLDING_REGISTER,
+                            1,
+                            RegisterType.SIGNED_16,
+                            WordOrder.CDAB,
+                            0.01,
+                            0,
+                            "Hz",
+                            -50,
+                            50,
+                            RegisterEntry.Access.READ_WRITE,
+                            "command",
+                            RegisterRole.REFERENCE))))),
         List.of(
             new SafetyNote(
                 "a",

@@ -10,6 +10,7 @@ import unimotus.core.machine.Drive;
 import unimotus.core.machine.DrivePlate;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Feed;
+import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Snapshot;
 import unimotus.core.machine.Tuning;
 import unimotus.core.settings.RecordChecks;
@@ -49,7 +50,12 @@ public final class SetUpEdits {
 
   /** Sets the registers of a drive. */
   public static Edit registers(String drive, String what, RegisterMap map) {
-    return record(what, drive, r -> r.withRegisters(map.entries()));
+    return fieldbus(drive, what, f -> f.withRegisters(map.entries()));
+  }
+
+  /** Changes how a drive is spoken to on its fieldbus. */
+  public static Edit fieldbus(String drive, String what, UnaryOperator<FieldbusLink> change) {
+    return record(what, drive, r -> r.withFieldbus(change.apply(r.fieldbus())));
   }
 
   /** Records an auto-tune on the motor data as they are designed now. */

@@ -92,6 +92,7 @@ public enum WorkStep {
           BORROWED,
           TUNING_STALE,
           LEFT_OTHERWISE,
+          LINK_HELD,
           SIGNAL_LOSS,
           MINIMUM_FLOOR,
           CLAMPED_MAXIMUM ->
@@ -102,7 +103,9 @@ public enum WorkStep {
           RESOLUTION,
           SPAN_ENDS,
           ANSWER_SCALE,
-          MACHINE_SPEED ->
+          MACHINE_SPEED,
+          UNIT_NUMBER,
+          REGISTER_MAP ->
           MAP;
     };
   }

@@ -10,6 +10,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Nets;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.settings.LinkChecks;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
@@ -40,7 +41,9 @@ public final class DiscreteChecks {
     DiscreteChecks checks = new DiscreteChecks(axis);
     checks.checkWireEnds();
     checks.checkPermission();
-    checks.checkRun();
+    if (!LinkChecks.isCommandedByLink(axis)) {
+      checks.checkRun();
+    }
     checks.checkUsedTwice();
     checks.checkPulses();
     checks.checkStarts();
@@ -48,7 +51,9 @@ public final class DiscreteChecks {
     checks.found.addAll(LoadChecks.check(axis, checks.table));
     checks.found.addAll(FailSafeChecks.check(axis));
     checks.checkRestart();
-    checks.checkReferenceWires();
+    if (!LinkChecks.isCommandedByLink(axis)) {
+      checks.checkReferenceWires();
+    }
     return checks.found;
   }
 

@@ -1,5 +1,7 @@
 package unimotus.core.fieldbus;
 
+import unimotus.core.quantity.QuantityFormat;
+
 /**
  * One value of a register map. The value is raw · scale + offset.
  *
@@ -15,6 +17,7 @@ package unimotus.core.fieldbus;
  * @param maximum greatest value that is meant
  * @param access whether it may be read and written
  * @param group what is read together
+ * @param role what it is to the program
  */
 public record RegisterEntry(
     String name,
@@ -28,7 +31,8 @@ public record RegisterEntry(
     double minimum,
     double maximum,
     Access access,
-    String group) {
+    String group,
+    RegisterRole role) {
 
   /** Whether a value may be read and written. */
   public enum Access {
@@ -81,6 +85,17 @@ public record RegisterEntry(
     }
   }
 
+  /** What words that came over the wire say: a number with its unit, bits, or text. */
+  public String shown(int[] words, QuantityFormat format) {
+    if (type.isText()) {
+      return type.text(words, order);
+    }
+    double value = value(words);
+    return type == RegisterType.BITS_16
+        ? "0x%04X".formatted((int) type.decode(words, order))
+        : "%s %s".formatted(format.number(value), unit).strip();
+  }
+
   /** The first address after it. */
   public int end() {
     return address + type.words();
@@ -104,9 +119,46 @@ public record RegisterEntry(
     }
   }
 
+  /** An entry whose role is told by its name. */
+  public RegisterEntry(
+      String name,
+      RegisterTable table,
+      int address,
+      RegisterType type,
+      WordOrder order,
+      double scale,
+      double offset,
+      String unit,
+      double minimum,
+      double maximum,
+      Access access,
+      String group) {
+    this(
+        name,
+        table,
+        address,
+        type,
+        order,
+        scale,
+        offset,
+        unit,
+        minimum,
+        maximum,
+        access,
+        group,
+        RegisterRole.ofName(name));
+  }
+
+  /** This entry with another role. */
+  public RegisterEntry with(RegisterRole next) {
+    return new RegisterEntry(
+        name, table, address, type, order, scale, offset, unit, minimum, maximum, access, group,
+        next);
+  }
+
   /** This entry at another address. */
   public RegisterEntry at(int next) {
     return new RegisterEntry(
-        name, table, next, type, order, scale, offset, unit, minimum, maximum, access, group);
+        name, table, next, type, order, scale, offset, unit, minimum, maximum, access, group, role);
   }
 }

@@ -25,6 +25,11 @@ public record RegisterMap(List<RegisterEntry> entries) {
     return entries.stream().filter(e -> e.name().equals(name)).findFirst();
   }
 
+  /** The first entry of this role; empty where there is none. */
+  public Optional<RegisterEntry> entry(RegisterRole role) {
+    return entries.stream().filter(e -> e.role() == role).findFirst();
+  }
+
   /** This map with every address moved. */
   public RegisterMap shifted(int by) {
     return new RegisterMap(entries.stream().map(e -> e.at(e.address() + by)).toList());
@@ -61,6 +66,9 @@ public record RegisterMap(List<RegisterEntry> entries) {
   }
 
   private static void range(RegisterEntry entry, List<MapDoubt> doubts) {
+    if (entry.type().isText()) {
+      return;
+    }
     double a = (entry.minimum() - entry.offset()) / entry.scale();
     double b = (entry.maximum() - entry.offset()) / entry.scale();
     if (Math.min(a, b) < entry.type().least() || Math.max(a, b) > entry.type().most()) {
@@ -84,7 +92,10 @@ public record RegisterMap(List<RegisterEntry> entries) {
 
   private static void resolution(RegisterEntry entry, List<MapDoubt> doubts) {
     double steps = (entry.maximum() - entry.minimum()) / Math.abs(entry.scale());
-    boolean number = entry.type() != RegisterType.BIT && entry.type() != RegisterType.FLOAT_32;
+    boolean number =
+        !entry.type().isText()
+            && entry.type() != RegisterType.BIT
+            && entry.type() != RegisterType.FLOAT_32;
     if (number && !entry.unit().isEmpty() && steps > 0 && steps < FEWEST_STEPS) {
       doubts.add(
           new MapDoubt(

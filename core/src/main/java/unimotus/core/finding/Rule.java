@@ -82,7 +82,10 @@ public enum Rule {
   STOP_DELAY("SAF-009", "Delay of safe stop 1 is zero", "IEC 61800-5-2 (from memory)"),
   STOP_RAMP("SAF-010", "Ramp does not fit in the delay", "IEC 61800-5-2 (from memory)"),
   BRAKING_ENERGY("SAF-011", "Ramp returns more than the link takes", "common practice"),
-  STANDING_BYPASS("SAF-012", "Safety function is bypassed", "common practice");
+  STANDING_BYPASS("SAF-012", "Safety function is bypassed", "common practice"),
+  LINK_HELD("FLD-001", "Lost link leaves the motor running", "common practice"),
+  UNIT_NUMBER("FLD-002", "Unit number is not the drive's", "Modbus over Serial Line V1.02"),
+  REGISTER_MAP("FLD-003", "Register map contradicts itself", "Modbus Application Protocol V1.1b3");
 
   private final String code;
   private final String title;

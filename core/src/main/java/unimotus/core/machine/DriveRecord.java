@@ -7,7 +7,6 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.fieldbus.RegisterEntry;
 
 /**
  * What is known of one drive besides its design: its plate, its cables, its settings as found and
@@ -20,7 +19,7 @@ import unimotus.core.fieldbus.RegisterEntry;
  * @param snapshots settings as read, in the order they were
  * @param borrowings what was changed for tests, in the order it was
  * @param tuning the last auto-tune; null where none was done
- * @param registers its registers on a fieldbus; possibly empty
+ * @param fieldbus how it is spoken to on a register fieldbus
  */
 public record DriveRecord(
     String drive,
@@ -30,20 +29,26 @@ public record DriveRecord(
     List<Snapshot> snapshots,
     List<Borrowing> borrowings,
     @Nullable Tuning tuning,
-    List<RegisterEntry> registers) {
+    FieldbusLink fieldbus) {
 
   /** Takes copies. */
   public DriveRecord {
     overrules = Collections.unmodifiableMap(new TreeMap<>(overrules));
     snapshots = List.copyOf(snapshots);
     borrowings = List.copyOf(borrowings);
-    registers = List.copyOf(registers);
   }
 
   /** A drive of which nothing is known yet. */
   public static DriveRecord blank(String drive) {
     return new DriveRecord(
-        drive, DrivePlate.UNREAD, Feed.USUAL, Map.of(), List.of(), List.of(), null, List.of());
+        drive,
+        DrivePlate.UNREAD,
+        Feed.USUAL,
+        Map.of(),
+        List.of(),
+        List.of(),
+        null,
+        FieldbusLink.USUAL);
   }
 
   /** The last settings read of a kind; empty where none were. */
@@ -58,12 +63,12 @@ public record DriveRecord(
 
   /** This record with another plate. */
   public DriveRecord withPlate(DrivePlate next) {
-    return new DriveRecord(drive, next, feed, overrules, snapshots, borrowings, tuning, registers);
+    return new DriveRecord(drive, next, feed, overrules, snapshots, borrowings, tuning, fieldbus);
   }
 
   /** This record with other cables. */
   public DriveRecord withFeed(Feed next) {
-    return new DriveRecord(drive, plate, next, overrules, snapshots, borrowings, tuning, registers);
+    return new DriveRecord(drive, plate, next, overrules, snapshots, borrowings, tuning, fieldbus);
   }
 
   /** This record with a reason for a setting; an empty one takes the reason away. */
@@ -74,37 +79,37 @@ public record DriveRecord(
     } else {
       next.put(code, why);
     }
-    return new DriveRecord(drive, plate, feed, next, snapshots, borrowings, tuning, registers);
+    return new DriveRecord(drive, plate, feed, next, snapshots, borrowings, tuning, fieldbus);
   }
 
   /** This record with settings read. */
   public DriveRecord with(Snapshot snapshot) {
     List<Snapshot> next = new ArrayList<>(snapshots);
     next.add(snapshot);
-    return new DriveRecord(drive, plate, feed, overrules, next, borrowings, tuning, registers);
+    return new DriveRecord(drive, plate, feed, overrules, next, borrowings, tuning, fieldbus);
   }
 
   /** This record with settings borrowed. */
   public DriveRecord with(Borrowing borrowing) {
     List<Borrowing> next = new ArrayList<>(borrowings);
     next.add(borrowing);
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, next, tuning, registers);
+    return new DriveRecord(drive, plate, feed, overrules, snapshots, next, tuning, fieldbus);
   }
 
   /** This record with a borrowing put back. */
   public DriveRecord restored(Borrowing borrowing, String who, String when) {
     List<Borrowing> next = new ArrayList<>(borrowings);
     next.replaceAll(b -> b.equals(borrowing) ? b.restored(who, when) : b);
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, next, tuning, registers);
+    return new DriveRecord(drive, plate, feed, overrules, snapshots, next, tuning, fieldbus);
   }
 
-  /** This record with other registers. */
-  public DriveRecord withRegisters(List<RegisterEntry> next) {
+  /** This record with another link to the fieldbus. */
+  public DriveRecord withFieldbus(FieldbusLink next) {
     return new DriveRecord(drive, plate, feed, overrules, snapshots, borrowings, tuning, next);
   }
 
   /** This record with an auto-tune done. */
   public DriveRecord withTuning(Tuning next) {
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, borrowings, next, registers);
+    return new DriveRecord(drive, plate, feed, overrules, snapshots, borrowings, next, fieldbus);
   }
 }

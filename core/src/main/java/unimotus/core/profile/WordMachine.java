@@ -127,6 +127,24 @@ public final class WordMachine {
         : "ignored: in %s only %s is listened to".formatted(state.name(), String.join(", ", taken));
   }
 
+  /** The word that stops a drive that runs: 0 where that does, else the first that leads away. */
+  public int stopWord() {
+    WordState running =
+        profile.states().stream()
+            .filter(s -> s.kind() == WordState.Kind.RUNNING)
+            .findFirst()
+            .orElseThrow();
+    int runs = profile.extras();
+    if (react(running, 0, runs).to().kind() != WordState.Kind.RUNNING) {
+      return 0;
+    }
+    return profile.transitions().stream()
+        .filter(t -> t.from().equals(running.name()) && t.command() != null)
+        .map(t -> profile.command(String.valueOf(t.command())).put(runs))
+        .findFirst()
+        .orElse(0);
+  }
+
   /** Several words one after the other. */
   public List<Reaction> play(WordState from, int before, List<Integer> words) {
     List<Reaction> reactions = new ArrayList<>();

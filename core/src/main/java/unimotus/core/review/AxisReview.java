@@ -18,6 +18,7 @@ import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
+import unimotus.core.settings.LinkChecks;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.settings.SettingChecks;
 import unimotus.core.stops.StopChecks;
@@ -49,6 +50,7 @@ public record AxisReview(
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
+    found.addAll(LinkChecks.check(assembly));
     found.addAll(RecordChecks.check(assembly));
     found.addAll(IdentityChecks.check(assembly));
     found.addAll(PowerChecks.check(assembly));

@@ -65,7 +65,8 @@ public final class SettingChecks {
   private static void checkCommandSource(
       AxisAssembly axis, EffectiveSettings settings, List<Finding> found) {
     String source = settings.choice(SettingRole.COMMAND_SOURCE, "terminals");
-    if (!source.equals("terminals") && settings.inputFor("run-forward").isPresent()) {
+    boolean meant = source.equals("fieldbus") && LinkChecks.isCommandedByLink(axis);
+    if (!source.equals("terminals") && !meant && settings.inputFor("run-forward").isPresent()) {
       found.add(
           new Finding(
               Severity.ERROR,

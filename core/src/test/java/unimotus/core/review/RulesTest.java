@@ -295,7 +295,7 @@ class RulesTest {
     // Stops, plates of drives and records need richer sheets: broken on the shipped ones.
     List<Rule> here =
         Stream.of(Rule.values())
-            .filter(r -> !r.code().matches("(SAF|IDN|PWR)-.*|SET-00[456]"))
+            .filter(r -> !r.code().matches("(SAF|IDN|PWR|FLD)-.*|SET-00[456]"))
             .toList();
     assertThat(covered).containsExactlyInAnyOrderElementsOf(here);
   }

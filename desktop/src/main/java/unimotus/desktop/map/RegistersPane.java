@@ -142,7 +142,7 @@ final class RegistersPane extends HBox {
       side.getChildren().add(Parts.prose("Choose an axis that has a drive.", "ink-label"));
       return;
     }
-    RegisterMap map = new RegisterMap(axis.get().record().registers());
+    RegisterMap map = axis.get().record().fieldbus().map();
     if (map.entries().isEmpty()) {
       table.addRow(
           0,
@@ -290,7 +290,7 @@ final class RegistersPane extends HBox {
         .ifPresent(
             a -> {
               try {
-                RegisterMap moved = new RegisterMap(a.record().registers()).shifted(by);
+                RegisterMap moved = a.record().fieldbus().map().shifted(by);
                 desk.apply(SetUpEdits.registers(a.drive().id(), "move registers by one", moved));
               } catch (IllegalArgumentException e) {
                 desk.refuse(e.getMessage());
@@ -303,7 +303,7 @@ final class RegistersPane extends HBox {
     if (axis.isPresent()) {
       desk.dialogs()
           .export("registers.csv")
-          .ifPresent(file -> write(file, new RegisterMap(axis.get().record().registers())));
+          .ifPresent(file -> write(file, axis.get().record().fieldbus().map()));
     }
   }
 

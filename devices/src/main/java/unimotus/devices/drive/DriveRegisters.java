@@ -11,10 +11,10 @@ import unimotus.core.fieldbus.WordOrder;
 
 /** The registers every stand-in drive has. */
 public enum DriveRegisters {
-  CONTROL_WORD("control word", false, 0, RegisterType.UNSIGNED_16, 1, "", 0, 65_535),
+  CONTROL_WORD("control word", false, 0, RegisterType.BITS_16, 1, "", 0, 65_535),
   REFERENCE("frequency reference", false, 1, RegisterType.SIGNED_16, 0.01, "Hz", -320, 320),
   LINK_TIMEOUT("link time-out", false, 2, RegisterType.UNSIGNED_16, 0.1, "s", 0, 60),
-  STATUS_WORD("status word", true, 0, RegisterType.UNSIGNED_16, 1, "", 0, 65_535),
+  STATUS_WORD("status word", true, 0, RegisterType.BITS_16, 1, "", 0, 65_535),
   OUTPUT("output frequency", true, 1, RegisterType.SIGNED_16, 0.01, "Hz", -320, 320),
   SPEED("shaft speed", true, 2, RegisterType.SIGNED_16, 1, "rpm", -19_200, 19_200),
   CURRENT("motor current", true, 3, RegisterType.UNSIGNED_16, 0.01, "A", 0, 600),

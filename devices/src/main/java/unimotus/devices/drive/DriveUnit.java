@@ -2,13 +2,21 @@ package unimotus.devices.drive;
 
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.LongSupplier;
 import unimotus.core.bench.Action;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.LiveAxis;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.SpeedScale;
+import unimotus.core.motor.MotorFormulas;
 import unimotus.core.profile.WordBit;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordProfile;
@@ -40,7 +48,12 @@ public final class DriveUnit implements Unit {
   private final LiveAxis axis;
   private final LongSupplier nanos;
   private final Map<Integer, String> identity;
-  private final Map<DriveRegisters, Double> held = new EnumMap<>(DriveRegisters.class);
+  private final RegisterMap map;
+  private final SpeedScale speeds;
+  private final Map<RegisterEntry, int[]> held = new HashMap<>();
+
+  /** What the held registers mean, by role, in hertz and seconds. */
+  private final Map<RegisterRole, Double> meant = new EnumMap<>(RegisterRole.class);
 
   private WordState state;
   private int control;
@@ -54,19 +67,24 @@ public final class DriveUnit implements Unit {
    *
    * @param setup drive, motor and load, with its reference in hertz
    * @param profile its words
+   * @param map its registers; those without a role keep what is written
    * @param name its class, told on identification
    * @param nanos a clock in nanoseconds
    */
-  public DriveUnit(BenchSetup setup, WordProfile profile, String name, LongSupplier nanos) {
+  public DriveUnit(
+      BenchSetup setup, WordProfile profile, RegisterMap map, String name, LongSupplier nanos) {
     this.profile = profile;
+    this.map = map;
+    this.speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
     this.machine = new WordMachine(profile);
     this.axis = new LiveAxis(setup);
     this.nanos = nanos;
     this.startNanos = nanos.getAsLong();
     this.identity = Map.of(0, "Unimotus stand-in", 1, name, 2, "1.0");
     this.state = poweredOn();
-    held.put(DriveRegisters.REFERENCE, 0.0);
-    held.put(DriveRegisters.LINK_TIMEOUT, 0.0);
+    map.entries().forEach(e -> held.put(e, new int[e.type().words()]));
+    meant.put(RegisterRole.REFERENCE, 0.0);
+    meant.put(RegisterRole.LINK_TIMEOUT, 0.0);
   }
 
   /** A drive goes by itself from power on to where the first word is awaited. */
@@ -75,7 +93,12 @@ public final class DriveUnit implements Unit {
         .filter(s -> s.kind() == WordState.Kind.READY && isStart(s))
         .findFirst()
         .or(() -> profile.states().stream().filter(this::isStart).findFirst())
+        .or(() -> first(WordState.Kind.READY))
         .orElse(profile.states().get(0));
+  }
+
+  private Optional<WordState> first(WordState.Kind kind) {
+    return profile.states().stream().filter(s -> s.kind() == kind).findFirst();
   }
 
   private boolean isStart(WordState candidate) {
@@ -101,7 +124,7 @@ public final class DriveUnit implements Unit {
         profile.states().stream()
             .filter(s -> s.kind() == WordState.Kind.FAULT && !isLeftByItself(s))
             .findFirst()
-            .orElseThrow();
+            .orElse(poweredOn());
     axis.act(Action.REVOKE, 0);
     axis.act(Action.PERMIT, 0);
   }
@@ -117,7 +140,7 @@ public final class DriveUnit implements Unit {
       startNanos += (due - playedTicks - MOST_TICKS) * NANOS_PER_TICK;
       due = playedTicks + MOST_TICKS;
     }
-    double timeout = held.get(DriveRegisters.LINK_TIMEOUT);
+    double timeout = meant.get(RegisterRole.LINK_TIMEOUT);
     while (playedTicks < due) {
       playedTicks++;
       boolean silent = timeout > 0 && (playedTicks - lastWriteTick) > 1000 * timeout;
@@ -134,9 +157,9 @@ public final class DriveUnit implements Unit {
     play();
     List<Integer> values = new ArrayList<>();
     while (values.size() < count) {
-      DriveRegisters register = at(table, address + values.size());
-      int[] words = register.entry().words(value(register));
-      int skipped = address + values.size() - register.entry().address();
+      RegisterEntry entry = at(table, address + values.size());
+      int[] words = words(entry);
+      int skipped = address + values.size() - entry.address();
       for (int i = skipped; i < words.length && values.size() < count; i++) {
         values.add(words[i]);
       }
@@ -144,35 +167,44 @@ public final class DriveUnit implements Unit {
     return values;
   }
 
-  private static DriveRegisters at(RegisterTable table, int address) throws Refused {
-    for (DriveRegisters register : DriveRegisters.values()) {
-      if (register.entry().table() == table
-          && address >= register.entry().address()
-          && address < register.entry().end()) {
-        return register;
+  private RegisterEntry at(RegisterTable table, int address) throws Refused {
+    for (RegisterEntry entry : map.entries()) {
+      if (entry.table() == table && address >= entry.address() && address < entry.end()) {
+        return entry;
       }
     }
     throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
   }
 
-  private double value(DriveRegisters register) {
-    return switch (register) {
-      case CONTROL_WORD -> control;
-      case STATUS_WORD -> status();
-      case OUTPUT -> axis.outputHertz();
-      case SPEED -> axis.shaftRpm();
-      case CURRENT -> axis.currentAmperes();
-      case TORQUE -> axis.torqueNewtonMetres();
-      case FAULT -> fault;
-      case MILLISECONDS -> playedTicks % MILLISECONDS_SHOWN / 1000.0;
-      default -> held.get(register);
-    };
+  private int[] words(RegisterEntry entry) {
+    double value =
+        switch (entry.role()) {
+          case CONTROL_WORD -> control;
+          case STATUS_WORD -> status();
+          case OUTPUT_FREQUENCY -> speeds.value(axis.outputHertz(), entry.unit());
+          case SHAFT_SPEED -> axis.shaftRpm();
+          case MOTOR_CURRENT -> axis.currentAmperes();
+          case MOTOR_TORQUE -> axis.torqueNewtonMetres();
+          case FAULT_CODE -> fault;
+          default -> Double.NaN;
+        };
+    if (entry.equals(DriveRegisters.MILLISECONDS.entry())) {
+      value = playedTicks % MILLISECONDS_SHOWN / 1000.0;
+    }
+    return Double.isNaN(value) ? held.get(entry) : entry.words(kept(entry, value));
+  }
+
+  /** What does not fit into a register is shown as the most it holds. */
+  private static double kept(RegisterEntry entry, double value) {
+    double a = entry.type().least() * entry.scale() + entry.offset();
+    double b = entry.type().most() * entry.scale() + entry.offset();
+    return Math.max(Math.min(a, b), Math.min(Math.max(a, b), value));
   }
 
   private int status() {
     boolean reached =
         state.kind() == WordState.Kind.RUNNING
-            && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(held.get(DriveRegisters.REFERENCE)))
+            && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(meant.get(RegisterRole.REFERENCE)))
                 < AT_REFERENCE_HERTZ;
     int word = state.value();
     word |= status("voltage enabled", true);
@@ -207,41 +239,55 @@ public final class DriveUnit implements Unit {
   public synchronized void write(RegisterTable table, int address, List<Integer> values)
       throws Refused {
     play();
-    Map<DriveRegisters, Double> next = new EnumMap<>(DriveRegisters.class);
+    Map<RegisterEntry, int[]> next = new LinkedHashMap<>();
     for (int i = 0; i < values.size(); i++) {
-      DriveRegisters register = at(table, address + i);
-      double value = register.entry().value(new int[] {values.get(i)});
-      if (!register.entry().access().isWritable()) {
+      RegisterEntry entry = at(table, address + i);
+      if (!entry.access().isWritable()) {
         throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
       }
-      if (value < register.entry().minimum() || value > register.entry().maximum()) {
-        throw new Refused(ExceptionCode.ILLEGAL_DATA_VALUE);
-      }
-      next.put(register, value);
+      int word = address + i - entry.address();
+      next.computeIfAbsent(entry, e -> words(e).clone())[word] = values.get(i);
+    }
+    for (Map.Entry<RegisterEntry, int[]> written : next.entrySet()) {
+      check(written.getKey(), written.getValue());
     }
     lastWriteTick = playedTicks;
     next.forEach(this::take);
     command();
   }
 
-  private void take(DriveRegisters register, double value) {
-    if (register == DriveRegisters.CONTROL_WORD) {
-      int word = (int) value;
-      if (isListening(word)) {
-        state = machine.react(state, word, control).to();
-      }
-      control = word;
-      if (state.kind() != WordState.Kind.FAULT) {
-        fault = 0;
-      }
-    } else {
-      held.put(register, value);
+  private static void check(RegisterEntry entry, int[] words) throws Refused {
+    double value = entry.value(words);
+    if (value < entry.minimum() || value > entry.maximum()) {
+      throw new Refused(ExceptionCode.ILLEGAL_DATA_VALUE);
+    }
+  }
+
+  private void take(RegisterEntry entry, int[] words) {
+    double value = entry.value(words);
+    held.put(entry, words);
+    switch (entry.role()) {
+      case CONTROL_WORD -> control((int) value);
+      case REFERENCE -> meant.put(RegisterRole.REFERENCE, speeds.hertz(value, entry.unit()));
+      case LINK_TIMEOUT ->
+          meant.put(RegisterRole.LINK_TIMEOUT, entry.unit().equals("ms") ? value / 1000 : value);
+      default -> {}
+    }
+  }
+
+  private void control(int word) {
+    if (isListening(word)) {
+      state = machine.react(state, word, control).to();
+    }
+    control = word;
+    if (state.kind() != WordState.Kind.FAULT) {
+      fault = 0;
     }
   }
 
   /** What state and reference mean to the axis. */
   private void command() {
-    double reference = held.get(DriveRegisters.REFERENCE);
+    double reference = meant.get(RegisterRole.REFERENCE);
     boolean let = (control & profile.extras()) == profile.extras();
     axis.act(Action.REFERENCE, let ? Math.abs(reference) : 0);
     boolean reverse = reference < 0 != ((control & profile.reverse()) != 0);

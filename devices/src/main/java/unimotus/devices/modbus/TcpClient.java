@@ -13,7 +13,7 @@ import org.jspecify.annotations.Nullable;
  * Asks a device on TCP, one request at a time. An answer to an earlier request that comes late is
  * passed over; after a lie or a silence the connection is made anew before the next request.
  */
-public final class TcpClient implements AutoCloseable {
+public final class TcpClient implements Client {
   private static final int MOST_LATE_ANSWERS = 64;
 
   private final InetSocketAddress address;
@@ -32,15 +32,10 @@ public final class TcpClient implements AutoCloseable {
     this.timeoutMilliseconds = timeoutMilliseconds;
   }
 
-  /**
-   * Asks a unit.
-   *
-   * @throws FrameFault where the answer lies
-   * @throws IOException where no answer comes in time, or the connection breaks
-   */
+  @Override
   public synchronized Response ask(int unit, Request request) throws IOException, FrameFault {
+    join();
     try {
-      join();
       transaction = transaction + 1 & 0xFFFF;
       OutputStream out = socket.getOutputStream();
       out.write(new TcpFrame(transaction, unit, request.bytes()).bytes());
@@ -48,8 +43,7 @@ public final class TcpClient implements AutoCloseable {
       return Response.to(request, awaited(unit).message());
     } catch (SocketTimeoutException silent) {
       leave();
-      throw new IOException(
-          "%s did not answer within %d ms".formatted(address, timeoutMilliseconds), silent);
+      throw new NoAnswer(address.toString(), timeoutMilliseconds);
     } catch (IOException | FrameFault broken) {
       leave();
       throw broken;
@@ -80,7 +74,12 @@ public final class TcpClient implements AutoCloseable {
     socket = new Socket();
     socket.setTcpNoDelay(true);
     socket.setSoTimeout(timeoutMilliseconds);
-    socket.connect(address, timeoutMilliseconds);
+    try {
+      socket.connect(address, timeoutMilliseconds);
+    } catch (IOException nobody) {
+      socket.close();
+      throw new IOException("%s: %s".formatted(address, nobody.getMessage()), nobody);
+    }
     in = new DataInputStream(new BufferedInputStream(socket.getInputStream()));
   }
 

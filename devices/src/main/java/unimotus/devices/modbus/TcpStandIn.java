@@ -18,14 +18,14 @@ import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.SynchronousQueue;
 import java.util.concurrent.ThreadPoolExecutor;
 import java.util.concurrent.TimeUnit;
-import java.util.concurrent.atomic.AtomicInteger;
+import unimotus.devices.serial.SocketLine;
 
 /**
  * Drives that answer on TCP. It listens on the loopback address unless told otherwise, serves a
  * bounded number of clients, closes those that are silent for long or send what is no frame, and
  * goes on serving the others.
  */
-public final class TcpStandIn implements AutoCloseable {
+public final class TcpStandIn implements StandIn {
   private static final int MOST_CLIENTS = 64;
   private static final int SILENT_MILLISECONDS = 60_000;
   private static final int WAITING_CLIENTS = 16;
@@ -33,15 +33,24 @@ public final class TcpStandIn implements AutoCloseable {
 
   private final ServerSocket server;
   private final Map<Integer, Unit> units;
-  private final AtomicInteger requests = new AtomicInteger();
-  private volatile Troubles troubles = Troubles.NONE;
+  private final Framing framing;
+  private final Conduct conduct = new Conduct();
   private final Set<Socket> clients = ConcurrentHashMap.newKeySet();
   private final ExecutorService threads =
       new ThreadPoolExecutor(
           1, MOST_CLIENTS + 1, 10, TimeUnit.SECONDS, new SynchronousQueue<>(), TcpStandIn::thread);
 
-  private TcpStandIn(ServerSocket server, Map<Integer, Unit> units) {
+  /** How messages are framed on the connection. */
+  public enum Framing {
+    /** With the header of Modbus TCP. */
+    TCP,
+    /** As on a serial line: unit, message, check. */
+    SERIAL
+  }
+
+  private TcpStandIn(ServerSocket server, Map<Integer, Unit> units, Framing framing) {
     this.server = server;
+    this.framing = framing;
     this.units = Map.copyOf(units);
   }
 
@@ -59,7 +68,7 @@ public final class TcpStandIn implements AutoCloseable {
    * @throws IOException where the port is taken
    */
   public static TcpStandIn start(int port, Map<Integer, Unit> units) throws IOException {
-    return start(InetAddress.getLoopbackAddress(), port, units);
+    return start(InetAddress.getLoopbackAddress(), port, units, Framing.TCP);
   }
 
   /**
@@ -67,8 +76,8 @@ public final class TcpStandIn implements AutoCloseable {
    *
    * @throws IOException where address or port cannot be had
    */
-  public static TcpStandIn start(InetAddress address, int port, Map<Integer, Unit> units)
-      throws IOException {
+  public static TcpStandIn start(
+      InetAddress address, int port, Map<Integer, Unit> units, Framing framing) throws IOException {
     ServerSocket server = new ServerSocket();
     try {
       server.bind(new InetSocketAddress(address, port), WAITING_CLIENTS);
@@ -76,7 +85,7 @@ public final class TcpStandIn implements AutoCloseable {
       server.close();
       throw taken;
     }
-    TcpStandIn standIn = new TcpStandIn(server, units);
+    TcpStandIn standIn = new TcpStandIn(server, units, framing);
     standIn.threads.execute(standIn::accept);
     return standIn;
   }
@@ -89,6 +98,14 @@ public final class TcpStandIn implements AutoCloseable {
   /** The address it listens on. */
   public InetAddress address() {
     return server.getInetAddress();
+  }
+
+  @Override
+  public Route route() {
+    String host = address().getHostAddress();
+    return framing == Framing.TCP
+        ? new Route.Tcp(host, port())
+        : new Route.SerialOverTcp(host, port());
   }
 
   /** How many clients are joined now. */
@@ -128,14 +145,11 @@ public final class TcpStandIn implements AutoCloseable {
 
   private void serve(Socket client) {
     try (client) {
-      Arrived arrived = new Arrived(client.getInputStream());
-      DataInputStream in = new DataInputStream(arrived);
-      OutputStream out = new BufferedOutputStream(client.getOutputStream(), BUFFER_BYTES);
-      for (TcpFrame asked = TcpFrame.read(in); asked != null; asked = TcpFrame.read(in)) {
-        answer(asked, out);
-        if (arrived.isEmpty()) {
-          out.flush();
-        }
+      if (framing == Framing.SERIAL) {
+        new RtuExchange(new SocketLine(client), units, conduct)
+            .serve(() -> !server.isClosed(), () -> true, SILENT_MILLISECONDS);
+      } else {
+        serveFrames(client);
       }
     } catch (IOException | FrameFault endsThisClient) {
       // What follows in such a stream cannot be trusted; the other clients are not touched.
@@ -145,47 +159,34 @@ public final class TcpStandIn implements AutoCloseable {
     }
   }
 
-  /** Answers, or misbehaves as it was told to. */
-  private void answer(TcpFrame asked, OutputStream out) throws IOException {
-    Troubles now = troubles;
-    byte[] bytes = answer(asked).bytes();
-    if (!now.equals(Troubles.NONE)) {
-      int number = requests.incrementAndGet();
-      pause(now.delayMilliseconds());
-      if (now.drops(number)) {
-        return;
+  private void serveFrames(Socket client) throws IOException, FrameFault {
+    Arrived arrived = new Arrived(client.getInputStream());
+    DataInputStream in = new DataInputStream(arrived);
+    OutputStream out = new BufferedOutputStream(client.getOutputStream(), BUFFER_BYTES);
+    for (TcpFrame asked = TcpFrame.read(in); asked != null; asked = TcpFrame.read(in)) {
+      byte[] message = conduct.of(answer(asked));
+      if (message != null) {
+        out.write(new TcpFrame(asked.transaction(), asked.unit(), message).bytes());
       }
-      if (now.spoils(number)) {
-        bytes[bytes.length - 1 - (bytes.length - TcpFrame.HEADER) / 2] ^= 0x55;
-        bytes[TcpFrame.HEADER] ^= 0x10;
+      if (arrived.isEmpty()) {
+        out.flush();
       }
-    }
-    out.write(bytes);
-  }
-
-  private static void pause(int milliseconds) throws IOException {
-    try {
-      Thread.sleep(milliseconds);
-    } catch (InterruptedException closed) {
-      Thread.currentThread().interrupt();
-      throw new IOException("closed while an answer was delayed", closed);
     }
   }
 
-  /** Misbehaves from now on, or behaves again with {@link Troubles#NONE}. */
+  @Override
   public void misbehave(Troubles next) {
-    requests.set(0);
-    troubles = next;
+    conduct.misbehave(next);
   }
 
-  private TcpFrame answer(TcpFrame asked) {
+  private byte[] answer(TcpFrame asked) {
     Unit unit = units.get(asked.unit());
     byte[] message = asked.message();
     Response response =
         unit == null
             ? new Response.Refusal(message[0] & 0x7F, ExceptionCode.GATEWAY_TARGET_FAILED)
             : Answering.answer(unit, message);
-    return new TcpFrame(asked.transaction(), asked.unit(), response.bytes());
+    return response.bytes();
   }
 
   private void close(Socket client) {

@@ -42,7 +42,7 @@ class DriveUnitTest {
             PLATE,
             15,
             new ShaftLoad(0.005, 1, 0, 0));
-    return new DriveUnit(setup, profile, "Fieldbus drive 1.5 kW", nanos::get);
+    return new DriveUnit(setup, profile, DriveRegisters.map(), "Fieldbus drive 1.5 kW", nanos::get);
   }
 
   private void pass(double seconds) {

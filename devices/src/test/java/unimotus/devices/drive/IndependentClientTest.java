@@ -75,7 +75,8 @@ class IndependentClientTest {
             15,
             new ShaftLoad(0.005, 1, 0, 0));
     DriveUnit drive =
-        new DriveUnit(setup, DriveProfiles.CIA_402_VELOCITY, "drive", System::nanoTime);
+        new DriveUnit(
+            setup, DriveProfiles.CIA_402_VELOCITY, DriveRegisters.map(), "drive", System::nanoTime);
     try (TcpStandIn standIn = TcpStandIn.start(0, Map.of(1, drive))) {
       Process client =
           new ProcessBuilder("/usr/bin/python3", "-c", SCRIPT, String.valueOf(standIn.port()))

@@ -15,6 +15,7 @@ import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterEntry.Access;
 import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
@@ -38,7 +39,8 @@ public final class MapCsv {
     MINIMUM,
     MAXIMUM,
     ACCESS,
-    GROUP;
+    GROUP,
+    ROLE;
 
     private String heading() {
       return name().toLowerCase(Locale.ROOT);
@@ -75,7 +77,8 @@ public final class MapCsv {
             e.minimum(),
             e.maximum(),
             e.access().label(),
-            e.group());
+            e.group(),
+            e.role().label());
       }
     }
   }
@@ -168,7 +171,13 @@ public final class MapCsv {
         number(cells, Column.MINIMUM, Math.min(a, b)),
         number(cells, Column.MAXIMUM, Math.max(a, b)),
         access,
-        cells.getOrDefault(Column.GROUP, ""));
+        cells.getOrDefault(Column.GROUP, ""),
+        word(
+            "role",
+            cells.getOrDefault(Column.ROLE, ""),
+            RegisterRole.values(),
+            RegisterRole::label,
+            RegisterRole.ofName(cells.getOrDefault(Column.NAME, ""))));
   }
 
   /** Five or six digits that begin with the table's own are references; 0x is hexadecimal. */

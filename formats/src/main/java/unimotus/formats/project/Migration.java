@@ -2,6 +2,8 @@ package unimotus.formats.project;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.WireMake;
 import unimotus.formats.json.Json;
 
@@ -19,6 +21,28 @@ final class Migration {
     }
     if (version < 4) {
       document.putArray("records");
+    }
+    if (version < 5) {
+      addFieldbus(document);
+    }
+  }
+
+  /** Version 5 knows unit, words and roles beside the registers of a drive. */
+  private static void addFieldbus(ObjectNode document) {
+    for (JsonNode record : document.path("records")) {
+      if (record instanceof ObjectNode object) {
+        ObjectNode link = Json.strict().valueToTree(FieldbusLink.USUAL);
+        JsonNode found = object.remove("registers");
+        JsonNode registers = found == null ? link.path("registers") : found;
+        for (JsonNode register : registers) {
+          if (register instanceof ObjectNode entry) {
+            RegisterRole role = RegisterRole.ofName(entry.path("name").asText());
+            entry.set("role", Json.strict().valueToTree(role));
+          }
+        }
+        link.set("registers", registers);
+        object.set("fieldbus", link);
+      }
     }
   }
 

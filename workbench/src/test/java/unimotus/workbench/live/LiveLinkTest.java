@@ -19,12 +19,9 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
 import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.modbus.Route;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
-import unimotus.workbench.LiveLink;
-import unimotus.workbench.LiveLink.NotDone;
-import unimotus.workbench.LiveLink.Target;
-import unimotus.workbench.StandIns;
 
 /** The demo's drum as a stand-in, over a real connection. */
 class LiveLinkTest {
@@ -61,14 +58,22 @@ class LiveLinkTest {
         StandIns.start(
             Demo.project(),
             SheetLibrary.catalogue(),
-            0,
+            StandIns.tcp(0),
             DriveProfiles.CIA_402_VELOCITY,
             System::nanoTime);
-    link = new LiveLink(target(1), DriveProfiles.CIA_402_VELOCITY, clock);
+    link = link(target(1));
   }
 
   private Target target(int unit) {
-    return new Target("127.0.0.1", standIns.server().port(), unit);
+    return new Target(standIns.server().route(), unit);
+  }
+
+  private LiveLink link(Target target) {
+    return new LiveLink(target, DriveRegisters.map(), DriveProfiles.CIA_402_VELOCITY, clock);
+  }
+
+  private double read(DriveRegisters register) throws NotDone {
+    return link.read().value(register.entry()).orElseThrow();
   }
 
   @AfterEach
@@ -82,7 +87,8 @@ class LiveLinkTest {
     assertThat(standIns.units())
         .extracting(StandIns.Placed::axis)
         .containsExactly("Rinse drum", "Header tank pump", "Drying fan");
-    assertThat(standIns.server().address().isLoopbackAddress()).isTrue();
+    assertThat(standIns.server().route())
+        .isInstanceOfSatisfying(Route.Tcp.class, r -> assertThat(r.host()).isEqualTo("127.0.0.1"));
   }
 
   @Test
@@ -101,17 +107,17 @@ class LiveLinkTest {
     link.want(Intent.START_FORWARD);
     assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
     Thread.sleep(400);
-    assertThat(link.read().value(DriveRegisters.OUTPUT)).isBetween(1.0, 5.0);
+    assertThat(read(DriveRegisters.OUTPUT)).isBetween(1.0, 5.0);
     link.reference(1);
     standIns.units().get(0).unit().provoke(4);
-    assertThat(link.read().value(DriveRegisters.FAULT)).isEqualTo(4);
+    assertThat(read(DriveRegisters.FAULT)).isEqualTo(4);
     link.want(Intent.RESET);
-    assertThat(link.read().value(DriveRegisters.FAULT)).isZero();
+    assertThat(read(DriveRegisters.FAULT)).isZero();
     link.want(Intent.START_FORWARD);
     link.want(Intent.STOP);
     link.handBack();
     assertThat(link.isArmed()).isFalse();
-    assertThat(link.read().value(DriveRegisters.CONTROL_WORD)).isZero();
+    assertThat(read(DriveRegisters.CONTROL_WORD)).isZero();
     assertThat(link.log()).first().asString().contains("armed by A. Tester");
     assertThat(link.log()).last().asString().contains("handed back and checked");
   }
@@ -179,7 +185,7 @@ class LiveLinkTest {
         .hasMessageContaining("refused")
         .hasMessageContaining("illegal data value");
     assertThatThrownBy(() -> link.reference(500)).hasMessageContaining("does not fit");
-    try (LiveLink nobody = new LiveLink(target(99), DriveProfiles.CIA_402_VELOCITY, clock)) {
+    try (LiveLink nobody = link(target(99))) {
       assertThatThrownBy(nobody::read)
           .hasMessageContaining("unit 99")
           .hasMessageContaining("silent");
@@ -195,7 +201,7 @@ class LiveLinkTest {
   @ParameterizedTest
   @CsvSource({"'', 502, 1, address", "x, 0, 1, port", "x, 70000, 1, port", "x, 502, 256, unit"})
   void impossibleTargetsAreRefused(String host, int port, int unit, String why) {
-    assertThatThrownBy(() -> new Target(host, port, unit)).hasMessageContaining(why);
+    assertThatThrownBy(() -> new Target(new Route.Tcp(host, port), unit)).hasMessageContaining(why);
   }
 
   @Test
@@ -205,7 +211,7 @@ class LiveLinkTest {
                 StandIns.start(
                     Project.empty("Empty"),
                     SheetLibrary.catalogue(),
-                    0,
+                    StandIns.tcp(0),
                     DriveProfiles.RUN_AND_STOP,
                     System::nanoTime))
         .hasMessageContaining("Empty");

@@ -1,0 +1,76 @@
+package unimotus.core.machine;
+
+import java.util.List;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.ManualWords;
+import unimotus.core.profile.WordProfile;
+
+/**
+ * How a drive is spoken to on a register fieldbus.
+ *
+ * @param unit its unit number, 1 to 247
+ * @param profile name of the profile its words follow, a shipped one or {@link ManualWords#NAME}
+ * @param words its words where they were entered from a manual
+ * @param registers its registers; possibly none yet
+ */
+public record FieldbusLink(
+    int unit, String profile, ManualWords words, List<RegisterEntry> registers) {
+  /** What is taken until somebody says otherwise. */
+  public static final FieldbusLink USUAL =
+      new FieldbusLink(1, DriveProfiles.CIA_402_VELOCITY.name(), ManualWords.NONE, List.of());
+
+  private static final int MOST_UNITS = 247;
+
+  /** Takes a copy and checks the unit number. */
+  public FieldbusLink {
+    registers = List.copyOf(registers);
+    if (unit < 1 || unit > MOST_UNITS) {
+      throw new IllegalArgumentException("a unit number is 1 to 247, not " + unit);
+    }
+  }
+
+  /** The registers as a map. */
+  public RegisterMap map() {
+    return new RegisterMap(registers);
+  }
+
+  /**
+   * The profile of the words. One that is not known any more, or not complete yet, is the usual
+   * one.
+   */
+  public WordProfile wordProfile() {
+    if (profile.equals(ManualWords.NAME)) {
+      try {
+        return words.profile();
+      } catch (IllegalArgumentException incomplete) {
+        return DriveProfiles.CIA_402_VELOCITY;
+      }
+    }
+    return DriveProfiles.all().stream()
+        .filter(p -> p.name().equals(profile))
+        .findFirst()
+        .orElse(DriveProfiles.CIA_402_VELOCITY);
+  }
+
+  /** This link with another unit number. */
+  public FieldbusLink withUnit(int next) {
+    return new FieldbusLink(next, profile, words, registers);
+  }
+
+  /** This link with words of another profile. */
+  public FieldbusLink withProfile(String next) {
+    return new FieldbusLink(unit, next, words, registers);
+  }
+
+  /** This link with the words of a manual, which are then the ones in use. */
+  public FieldbusLink withWords(ManualWords next) {
+    return new FieldbusLink(unit, ManualWords.NAME, next, registers);
+  }
+
+  /** This link with other registers. */
+  public FieldbusLink withRegisters(List<RegisterEntry> next) {
+    return new FieldbusLink(unit, profile, words, next);
+  }
+}

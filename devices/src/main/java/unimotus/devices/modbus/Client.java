@@ -1,0 +1,17 @@
+package unimotus.devices.modbus;
+
+import java.io.IOException;
+
+/** Asks devices, one request at a time; it joins with the first one. */
+public interface Client extends AutoCloseable {
+  /**
+   * Asks a unit.
+   *
+   * @throws FrameFault where the answer lies
+   * @throws IOException where no answer comes in time, or the connection breaks
+   */
+  Response ask(int unit, Request request) throws IOException, FrameFault;
+
+  @Override
+  void close() throws IOException;
+}

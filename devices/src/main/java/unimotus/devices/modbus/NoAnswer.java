@@ -1,0 +1,12 @@
+package unimotus.devices.modbus;
+
+import java.io.IOException;
+
+/** Nothing came in time; the way itself is as good as before. */
+public final class NoAnswer extends IOException {
+  private static final long serialVersionUID = 1L;
+
+  NoAnswer(String who, int milliseconds) {
+    super("%s did not answer within %d ms".formatted(who, milliseconds));
+  }
+}

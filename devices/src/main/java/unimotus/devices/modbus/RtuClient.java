@@ -1,0 +1,131 @@
+package unimotus.devices.modbus;
+
+import java.io.IOException;
+import java.util.Arrays;
+import org.jspecify.annotations.Nullable;
+import unimotus.devices.serial.Line;
+
+/**
+ * Asks devices on a serial line. Serial frames have no number that tells whose answer one is: after
+ * a silence or a lie the line is listened to until nothing comes any more, so that a late answer is
+ * not taken for that to the next request.
+ */
+public final class RtuClient implements Client {
+  private static final int BROADCAST = 0;
+  private static final int SILENCE_MILLISECONDS = 40;
+  private static final int MOST_DRAINED = 64;
+
+  private final String name;
+  private final Opener opener;
+  private final int timeoutMilliseconds;
+  private @Nullable Line line;
+  private boolean clean = true;
+
+  /** Opens a line when it is needed. */
+  public interface Opener {
+    /**
+     * Opens it.
+     *
+     * @throws IOException where it cannot be had
+     */
+    Line open() throws IOException;
+  }
+
+  /**
+   * A client.
+   *
+   * @param name what the line is called in messages
+   * @param timeoutMilliseconds longest wait for each answer
+   */
+  public RtuClient(String name, Opener opener, int timeoutMilliseconds) {
+    this.name = name;
+    this.opener = opener;
+    this.timeoutMilliseconds = timeoutMilliseconds;
+  }
+
+  @Override
+  public synchronized Response ask(int unit, Request request) throws IOException, FrameFault {
+    try {
+      Line joined = joined();
+      if (!clean) {
+        drain(joined);
+      }
+      clean = false;
+      joined.send(new RtuFrame(unit, request.bytes()).bytes());
+      if (unit == BROADCAST) {
+        clean = true;
+        return new Response.Done(request);
+      }
+      RtuFrame answer = RtuFrame.of(awaited(joined));
+      if (answer.unit() != unit) {
+        throw new FrameFault("unit %d was asked, unit %d answered".formatted(unit, answer.unit()));
+      }
+      Response response = Response.to(request, answer.message());
+      clean = true;
+      return response;
+    } catch (IOException broken) {
+      if (!(broken instanceof NoAnswer)) {
+        close();
+      }
+      throw broken;
+    }
+  }
+
+  private Line joined() throws IOException {
+    Line now = line;
+    if (now == null) {
+      now = opener.open();
+      line = now;
+      clean = true;
+    }
+    return now;
+  }
+
+  private static void drain(Line line) throws IOException {
+    byte[] scrap = new byte[RtuFrame.LONGEST];
+    for (int i = 0; i < MOST_DRAINED; i++) {
+      if (line.receive(scrap, SILENCE_MILLISECONDS) == 0) {
+        return;
+      }
+    }
+    throw new IOException("the line is never silent: somebody else speaks on it");
+  }
+
+  private byte[] awaited(Line from) throws IOException, FrameFault {
+    byte[] frame = new byte[RtuFrame.LONGEST];
+    byte[] chunk = new byte[RtuFrame.LONGEST];
+    int count = 0;
+    long end = System.nanoTime() + timeoutMilliseconds * 1_000_000L;
+    while (true) {
+      long left = Math.max(1, (end - System.nanoTime()) / 1_000_000);
+      int came =
+          from.receive(chunk, (int) (count == 0 ? left : Math.min(left, SILENCE_MILLISECONDS)));
+      if (came == 0 && count > 0) {
+        return Arrays.copyOf(frame, count);
+      }
+      if (came == 0) {
+        throw new NoAnswer(name, timeoutMilliseconds);
+      }
+      if (count + came > frame.length) {
+        throw new FrameFault("more than %d bytes were answered".formatted(RtuFrame.LONGEST));
+      }
+      System.arraycopy(chunk, 0, frame, count, came);
+      count += came;
+      if (count == RtuLength.answer(frame, count)) {
+        return Arrays.copyOf(frame, count);
+      }
+      if (System.nanoTime() > end) {
+        throw new FrameFault("the answer did not end within %d ms".formatted(timeoutMilliseconds));
+      }
+    }
+  }
+
+  @Override
+  public synchronized void close() throws IOException {
+    Line open = line;
+    line = null;
+    if (open != null) {
+      open.close();
+    }
+  }
+}

@@ -1,0 +1,24 @@
+package unimotus.devices.serial;
+
+import java.io.Closeable;
+import java.io.IOException;
+
+/** Bytes in both directions, as on a serial line. */
+public interface Line extends Closeable {
+  /**
+   * Sends bytes.
+   *
+   * @throws IOException where the line is broken
+   */
+  void send(byte[] bytes) throws IOException;
+
+  /**
+   * Receives what comes.
+   *
+   * @param into receives the bytes from its beginning
+   * @param milliseconds longest wait for the first of them, at least 1
+   * @return how many came; 0 where none came in time
+   * @throws IOException where the line is broken or closed
+   */
+  int receive(byte[] into, int milliseconds) throws IOException;
+}

@@ -1,0 +1,140 @@
+package unimotus.workbench.live;
+
+import java.time.Clock;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.SpeedScale;
+import unimotus.core.machine.Reading;
+import unimotus.core.motor.MotorFormulas;
+import unimotus.core.path.Station;
+import unimotus.core.profile.WordState;
+import unimotus.core.proof.DesignDigest;
+import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Prediction;
+import unimotus.core.proof.Predictor;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.workbench.Evidence;
+
+/**
+ * Values read over the bus as readings of the proof: output frequency and shaft speed, where the
+ * drive runs at one of the references that are predicted.
+ */
+public final class BusReadings {
+  private final Evidence evidence;
+  private final SpeedScale speeds;
+
+  /** The readings of an axis. */
+  public BusReadings(Evidence evidence) {
+    this.evidence = evidence;
+    this.speeds =
+        new SpeedScale(
+            evidence.path().reference().maximumHertz(),
+            MotorFormulas.poles(evidence.axis().motor().plate()));
+  }
+
+  /**
+   * What a sample proves.
+   *
+   * @param target where it was read, told as the instrument
+   * @param by who looks
+   * @throws IllegalArgumentException where it proves nothing, saying why
+   */
+  public List<Reading> of(Sample sample, Target target, String by, Clock clock) {
+    if (by.isBlank()) {
+      throw new IllegalArgumentException("say who takes the reading");
+    }
+    if (sample.state().filter(s -> s.kind() == WordState.Kind.RUNNING).isEmpty()) {
+      throw new IllegalArgumentException(
+          "the drive does not run (%s): there is nothing to prove"
+              .formatted(sample.state().map(WordState::name).orElse("state not known")));
+    }
+    double commanded = hertz(sample, RegisterRole.REFERENCE).orElseThrow(() -> none("reference"));
+    double output =
+        hertz(sample, RegisterRole.OUTPUT_FREQUENCY).orElseThrow(() -> none("output frequency"));
+    int percent = percent(commanded);
+    String instrument = "fieldbus %s".formatted(target);
+    List<Reading> readings = new ArrayList<>();
+    add(readings, percent, Station.FREQUENCY, output, instrument, by, clock);
+    sample
+        .value(RegisterRole.SHAFT_SPEED)
+        .ifPresent(
+            rpm ->
+                add(
+                    readings,
+                    percent,
+                    Station.SHAFT,
+                    Math.abs(rpm),
+                    instrument + ", the drive's own estimate",
+                    by,
+                    clock));
+    return readings;
+  }
+
+  private static IllegalArgumentException none(String what) {
+    return new IllegalArgumentException("no register has the role '%s'".formatted(what));
+  }
+
+  private OptionalDouble hertz(Sample sample, RegisterRole role) {
+    Optional<RegisterEntry> entry =
+        sample.words().keySet().stream().filter(e -> e.role() == role).findFirst();
+    OptionalDouble value = sample.value(role);
+    return entry.isEmpty() || value.isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Math.abs(speeds.hertz(value.getAsDouble(), entry.get().unit())));
+  }
+
+  /** The predicted reference that is commanded. */
+  private int percent(double commandedHertz) {
+    StringBuilder all = new StringBuilder();
+    for (int percent : Predictor.REFERENCES) {
+      Optional<Expectation.Amount> expected = expected(percent, Station.FREQUENCY);
+      if (expected.isPresent()
+          && Math.abs(expected.get().value() - commandedHertz) <= expected.get().tolerance()) {
+        return percent;
+      }
+      expected.ifPresent(
+          e ->
+              all.append(all.isEmpty() ? "" : ", ").append(QuantityFormat.PLAIN.number(e.value())));
+    }
+    throw new IllegalArgumentException(
+        "%s Hz is commanded; predicted is what %s Hz give"
+            .formatted(QuantityFormat.PLAIN.number(commandedHertz), all));
+  }
+
+  private Optional<Prediction> prediction(int percent, Station station) {
+    String key = Predictor.key(percent, station);
+    return evidence.predictions().stream().filter(p -> p.key().equals(key)).findFirst();
+  }
+
+  private Optional<Expectation.Amount> expected(int percent, Station station) {
+    return prediction(percent, station).map(p -> (Expectation.Amount) p.expectation());
+  }
+
+  private void add(
+      List<Reading> readings,
+      int percent,
+      Station station,
+      double amount,
+      String instrument,
+      String by,
+      Clock clock) {
+    prediction(percent, station)
+        .ifPresent(
+            p ->
+                readings.add(
+                    new Reading(
+                        evidence.axis().axis().id(),
+                        p.key(),
+                        amount,
+                        null,
+                        instrument,
+                        clock.instant().truncatedTo(ChronoUnit.SECONDS).toString(),
+                        by.strip(),
+                        DesignDigest.of(evidence.axis()).asBasis())));
+  }
+}

@@ -1,0 +1,363 @@
+package unimotus.workbench.live;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import unimotus.core.fieldbus.ReadRequest;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.profile.WordMachine;
+import unimotus.core.profile.WordMachine.Intent;
+import unimotus.core.profile.WordMachine.Step;
+import unimotus.core.profile.WordProfile;
+import unimotus.core.profile.WordState;
+import unimotus.core.profile.Words;
+import unimotus.devices.modbus.Client;
+import unimotus.devices.modbus.FrameFault;
+import unimotus.devices.modbus.Request;
+import unimotus.devices.modbus.Response;
+
+/**
+ * A drive on the bus, looked at freely and commanded only while armed. Arming ends by itself after
+ * a while without a command; everything that is written is logged. Reading and commanding wait for
+ * the drive; arming, disarming and asking about it do not.
+ */
+public final class LiveLink implements AutoCloseable {
+  /** Without a command the link disarms itself after this time. */
+  public static final Duration ARMED_FOR = Duration.ofMinutes(2);
+
+  private static final int TIMEOUT_MILLISECONDS = 1000;
+  private static final int POLLS_FOR_A_STATE = 40;
+  private static final int POLL_MILLISECONDS = 25;
+
+  private final Target target;
+  private final RegisterMap map;
+  private final WordProfile profile;
+  private final Client client;
+  private final List<ReadRequest> requests;
+  private final Arming arming;
+  private int lastControlWord;
+
+  /**
+   * A link; it joins with the first request.
+   *
+   * @param map the drive's registers; those with a role are understood
+   * @param profile its words
+   */
+  public LiveLink(Target target, RegisterMap map, WordProfile profile, Clock clock) {
+    this.target = target;
+    this.map = map;
+    this.profile = profile;
+    this.arming = new Arming(target, clock, ARMED_FOR);
+    this.client = target.route().client(TIMEOUT_MILLISECONDS);
+    this.requests = ReadRequest.fewest(map.entries(), 0);
+  }
+
+  /** Where it goes. */
+  public Target target() {
+    return target;
+  }
+
+  /** The registers it reads. */
+  public RegisterMap map() {
+    return map;
+  }
+
+  /** What was written, when and by whom it was armed, in order. */
+  public List<String> log() {
+    return arming.log();
+  }
+
+  /**
+   * Who the device says it is (43/14): maker, product, version, as far as it tells.
+   *
+   * @throws NotDone where it does not tell
+   */
+  public synchronized List<String> identity() throws NotDone {
+    Response answer = ask(new Request.Identify(1, 0));
+    return List.copyOf(((Response.Identity) answer).objects().values());
+  }
+
+  /**
+   * Reads the whole map.
+   *
+   * @throws NotDone where the drive does not answer, answers otherwise than asked, or refuses
+   *     everything
+   */
+  public synchronized Sample read() throws NotDone {
+    Map<RegisterEntry, List<Integer>> words = new LinkedHashMap<>();
+    List<String> refusals = new ArrayList<>();
+    for (ReadRequest request : requests) {
+      int function = request.table().readFunction();
+      Response answer = exchange(new Request.Read(function, request.address(), request.count()));
+      if (answer instanceof Response.Refusal refusal) {
+        refusals.add(
+            "%s %d to %d: %s"
+                .formatted(
+                    request.table().label(),
+                    request.address(),
+                    request.end() - 1,
+                    refusal.words()));
+        continue;
+      }
+      List<Integer> values = ((Response.Values) answer).values();
+      for (RegisterEntry entry : request.entries()) {
+        int from = entry.address() - request.address();
+        words.put(entry, values.subList(from, from + entry.type().words()));
+      }
+    }
+    if (words.isEmpty() && !refusals.isEmpty()) {
+      throw new NotDone("%s refused: %s".formatted(target, String.join("; ", refusals)));
+    }
+    return sample(words, refusals);
+  }
+
+  private Sample sample(Map<RegisterEntry, List<Integer>> read, List<String> refusals) {
+    Map<RegisterEntry, List<Integer>> ordered = new LinkedHashMap<>();
+    map.entries().stream()
+        .filter(read::containsKey)
+        .forEach(e -> ordered.put(e, List.copyOf(read.get(e))));
+    Sample bare = new Sample(ordered, Optional.empty(), refusals);
+    OptionalDouble status = bare.value(RegisterRole.STATUS_WORD);
+    return status.isEmpty()
+        ? bare
+        : new Sample(ordered, profile.shown((int) status.getAsDouble()), refusals);
+  }
+
+  private Response exchange(Request request) throws NotDone {
+    try {
+      return client.ask(target.unit(), request);
+    } catch (IOException | FrameFault broken) {
+      throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
+    }
+  }
+
+  private Response ask(Request request) throws NotDone {
+    Response answer = exchange(request);
+    if (answer instanceof Response.Refusal refusal) {
+      throw new NotDone("%s refused: %s".formatted(target, refusal.words()));
+    }
+    return answer;
+  }
+
+  /**
+   * Arms the link, so that it writes.
+   *
+   * @throws IllegalArgumentException where nobody says who
+   */
+  public void arm(String by) {
+    arming.arm(by);
+  }
+
+  /** Ends it. */
+  public void disarm() {
+    arming.disarm();
+  }
+
+  /** Whether it writes now. */
+  public boolean isArmed() {
+    return arming.isArmed();
+  }
+
+  /**
+   * Ends an arming that is too old and hands the drive back: nobody shall find it running on words
+   * that nobody watches.
+   *
+   * @return whether it did
+   * @throws NotDone where the drive does not take it back: use the machine's own stop
+   */
+  public boolean expire() throws NotDone {
+    boolean expired = arming.expire();
+    if (expired) {
+      handBack();
+    }
+    return expired;
+  }
+
+  /**
+   * Sets the reference, in the unit of its register.
+   *
+   * @throws NotDone where the link is not armed or the drive refuses
+   */
+  public synchronized void reference(double value) throws NotDone {
+    arming.command();
+    write(needed(RegisterRole.REFERENCE), value);
+  }
+
+  /**
+   * Writes any register of the map.
+   *
+   * @throws NotDone where the link is not armed or the drive refuses
+   */
+  public synchronized void set(RegisterEntry entry, double value) throws NotDone {
+    arming.command();
+    write(entry, value);
+  }
+
+  /**
+   * Sends the words that lead to what is wanted, each after the state before it is there.
+   *
+   * @throws NotDone where the link is not armed, or the drive does not go on; naming the state
+   */
+  public synchronized void want(Intent intent) throws NotDone {
+    arming.command();
+    needed(RegisterRole.STATUS_WORD);
+    RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
+    Sample sample = read();
+    WordState at =
+        sample
+            .state()
+            .orElseThrow(() -> new NotDone("the status word shows no state of the profile"));
+    int before = (int) sample.value(control).orElse(lastControlWord);
+    try {
+      for (Step step : new WordMachine(profile).way(at, intent, before)) {
+        // A stop meanwhile has disarmed the link: no further step goes out.
+        arming.command();
+        write(control, step.word());
+        await(step.then());
+      }
+    } catch (IllegalArgumentException byItself) {
+      throw new NotDone(String.valueOf(byItself.getMessage()));
+    }
+  }
+
+  private RegisterEntry needed(RegisterRole role) throws NotDone {
+    return map.entry(role)
+        .orElseThrow(
+            () ->
+                new NotDone(
+                    "no register has the role '%s': give it to one under Registers"
+                        .formatted(role.label())));
+  }
+
+  private void await(WordState wanted) throws NotDone {
+    for (int i = 0; i < POLLS_FOR_A_STATE; i++) {
+      Sample sample = read();
+      if (sample.state().filter(wanted::equals).isPresent()) {
+        return;
+      }
+      pause();
+    }
+    throw new NotDone(
+        "the drive did not come to '%s' within %d ms"
+            .formatted(wanted.name(), POLLS_FOR_A_STATE * POLL_MILLISECONDS));
+  }
+
+  private static void pause() throws NotDone {
+    try {
+      Thread.sleep(POLL_MILLISECONDS);
+    } catch (InterruptedException ended) {
+      Thread.currentThread().interrupt();
+      throw new NotDone("ended while waiting for the drive");
+    }
+  }
+
+  /**
+   * Disarms and writes the stop word at once, armed or not. Where the way allows it, over a
+   * connection of its own: it does not wait for what is under way. On a serial port it waits for
+   * the one answer that is on its way. No step of a command follows it.
+   *
+   * @throws NotDone where the drive does not take it: use the machine's own stop
+   */
+  public void stop() throws NotDone {
+    disarm();
+    int word = new WordMachine(profile).stopWord();
+    Request request = request(needed(RegisterRole.CONTROL_WORD), word);
+    if (!target.route().isShared()) {
+      ask(request);
+      arming.note("stop: control word = " + Words.hex(word));
+      return;
+    }
+    try (Client own = target.route().client(TIMEOUT_MILLISECONDS)) {
+      stopWord(own, request);
+      arming.note("stop: control word = " + Words.hex(word));
+      synchronized (this) {
+        // A word that was already on its way when the link was disarmed is overruled.
+        stopWord(own, request);
+      }
+    } catch (IOException | FrameFault broken) {
+      throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
+    }
+  }
+
+  private void stopWord(Client own, Request request) throws IOException, FrameFault, NotDone {
+    Response answer = own.ask(target.unit(), request);
+    if (answer instanceof Response.Refusal refusal) {
+      throw new NotDone("%s refused: %s".formatted(target, refusal.words()));
+    }
+  }
+
+  /**
+   * Gives the drive back to its controller: stop word, reference to nothing, then both are read
+   * back, and the link is disarmed.
+   *
+   * @throws NotDone where something else stands there than was written: somebody else writes
+   */
+  public synchronized void handBack() throws NotDone {
+    int stop = new WordMachine(profile).stopWord();
+    RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
+    Optional<RegisterEntry> reference = map.entry(RegisterRole.REFERENCE);
+    write(control, stop);
+    if (reference.isPresent()) {
+      write(reference.get(), 0);
+    }
+    Sample sample = read();
+    disarm();
+    OptionalDouble stands = sample.value(control);
+    boolean other =
+        stands.isPresent() && stands.getAsDouble() != stop
+            || reference.map(sample::value).orElse(OptionalDouble.empty()).orElse(0) != 0;
+    if (other) {
+      throw new NotDone(
+          "%s was not handed back: its words are not as they were written".formatted(target));
+    }
+    arming.note(
+        stands.isPresent()
+            ? "handed back and checked"
+            : "handed back; its control word cannot be read, so that is not checked");
+  }
+
+  private void write(RegisterEntry entry, double value) throws NotDone {
+    try {
+      ask(request(entry, value));
+      if (entry.role() == RegisterRole.CONTROL_WORD) {
+        lastControlWord = (int) value;
+      }
+      StringBuilder sent = new StringBuilder();
+      for (int word : entry.words(value)) {
+        sent.append(' ').append(Words.hex(word));
+      }
+      arming.note("%s =%s".formatted(entry.name(), sent));
+    } catch (IllegalArgumentException outside) {
+      throw new NotDone(String.valueOf(outside.getMessage()));
+    }
+  }
+
+  private static Request request(RegisterEntry entry, double value) {
+    int[] words = entry.words(value);
+    if (entry.table() == RegisterTable.COIL) {
+      return new Request.WriteOne(5, entry.address(), words[0]);
+    }
+    if (words.length == 1) {
+      return new Request.WriteOne(6, entry.address(), words[0]);
+    }
+    List<Integer> values = new ArrayList<>();
+    for (int word : words) {
+      values.add(word);
+    }
+    return new Request.WriteMany(16, entry.address(), values);
+  }
+
+  @Override
+  public void close() throws IOException {
+    client.close();
+  }
+}

@@ -1,0 +1,158 @@
+package unimotus.workbench.live;
+
+import java.io.IOException;
+import java.net.InetAddress;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.function.LongSupplier;
+import unimotus.core.bench.BenchSetup;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.Project;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.WordProfile;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.drive.DriveUnit;
+import unimotus.devices.modbus.SerialStandIn;
+import unimotus.devices.modbus.StandIn;
+import unimotus.devices.modbus.TcpStandIn;
+import unimotus.devices.modbus.Unit;
+import unimotus.devices.serial.SerialSettings;
+
+/**
+ * The drives of a project as stand-ins, each with its motor and load behind it. They listen on the
+ * loopback address or on a serial port that exists only in this machine.
+ *
+ * @param server what listens
+ * @param units the drives by unit number, in the order of the axes
+ */
+public record StandIns(StandIn server, List<Placed> units) implements AutoCloseable {
+
+  /**
+   * One drive.
+   *
+   * @param number its unit number
+   * @param axis name of its axis
+   * @param drive name of its class
+   * @param map its registers
+   * @param profile its words
+   * @param unit what answers
+   */
+  public record Placed(
+      int number,
+      String axis,
+      String drive,
+      RegisterMap map,
+      WordProfile profile,
+      DriveUnit unit) {}
+
+  /** Where stand-ins listen. */
+  public interface Place {
+    /**
+     * Starts to listen.
+     *
+     * @throws IOException where the place cannot be had
+     */
+    StandIn start(Map<Integer, Unit> units) throws IOException;
+  }
+
+  /** Takes a copy. */
+  public StandIns {
+    units = List.copyOf(units);
+  }
+
+  /** Modbus TCP on the loopback address; port 0 for any that is free. */
+  public static Place tcp(int port) {
+    return units -> TcpStandIn.start(port, units);
+  }
+
+  /** Serial frames over TCP on the loopback address; port 0 for any that is free. */
+  public static Place serialOverTcp(int port) {
+    return units ->
+        TcpStandIn.start(InetAddress.getLoopbackAddress(), port, units, TcpStandIn.Framing.SERIAL);
+  }
+
+  /** A serial port that exists only in this machine. */
+  public static Place serial(SerialSettings settings) {
+    return units -> SerialStandIn.start(settings, units);
+  }
+
+  /**
+   * Starts all drives of a project that have a motor and a load. A drive whose registers are
+   * entered has those, its own words and its own unit number; any other one the registers every
+   * stand-in has.
+   *
+   * @param profile the words of those whose own are not known
+   * @param nanos a clock in nanoseconds
+   * @throws IllegalArgumentException where no axis is complete
+   * @throws IOException where the place cannot be had
+   */
+  public static StandIns start(
+      Project project, SheetCatalogue sheets, Place place, WordProfile profile, LongSupplier nanos)
+      throws IOException {
+    Map<Integer, Placed> placed = new LinkedHashMap<>();
+    for (AxisAssembly axis : complete(project, sheets)) {
+      Placed one = place(axis, number(axis, placed), profile, nanos);
+      placed.put(one.number(), one);
+    }
+    if (placed.isEmpty()) {
+      throw new IllegalArgumentException(
+          "%s has no axis with controller, drive and motor yet: nothing can answer"
+              .formatted(project.name()));
+    }
+    Map<Integer, Unit> units = new LinkedHashMap<>();
+    placed.forEach((number, one) -> units.put(number, one.unit()));
+    return new StandIns(place.start(units), new ArrayList<>(placed.values()));
+  }
+
+  private static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {
+    return project.axes().stream()
+        .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
+        .filter(x -> x.motor().servo() == null)
+        .toList();
+  }
+
+  /** Its own number where that is known and free, else the first that is free. */
+  private static int number(AxisAssembly axis, Map<Integer, Placed> placed) {
+    FieldbusLink link = axis.record().fieldbus();
+    if (!link.registers().isEmpty() && !placed.containsKey(link.unit())) {
+      return link.unit();
+    }
+    int number = 1;
+    while (placed.containsKey(number)) {
+      number++;
+    }
+    return number;
+  }
+
+  private static Placed place(
+      AxisAssembly axis, int number, WordProfile usual, LongSupplier nanos) {
+    FieldbusLink link = axis.record().fieldbus();
+    boolean known = !link.registers().isEmpty();
+    RegisterMap map = known ? link.map() : DriveRegisters.map();
+    WordProfile profile = known ? link.wordProfile() : usual;
+    String name = axis.driveSheet().name();
+    DriveUnit unit = new DriveUnit(BenchSetup.inHertz(axis), profile, map, name, nanos);
+    return new Placed(number, axis.axis().name(), name, map, profile, unit);
+  }
+
+  /** The profile of a word: {@code cia402} or {@code run-and-stop}. */
+  public static WordProfile profile(String word) {
+    return switch (word) {
+      case "cia402" -> DriveProfiles.CIA_402_VELOCITY;
+      case "run-and-stop" -> DriveProfiles.RUN_AND_STOP;
+      default ->
+          throw new IllegalArgumentException(
+              "profile '%s' is not one of cia402, run-and-stop".formatted(word));
+    };
+  }
+
+  @Override
+  public void close() throws IOException {
+    server.close();
+  }
+}
