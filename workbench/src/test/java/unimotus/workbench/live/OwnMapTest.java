@@ -230,7 +230,7 @@ class OwnMapTest {
     watch.close();
     Target target = link.target();
     try (LiveLink after = new LiveLink(target, Buses.OWN, WORDS.profile(), Clock.systemUTC())) {
-      for (int i = 0; i < 50 && !after.read().state().orElseThrow().name().equals("ready"); i++) {
+      for (int i = 0; i < 100 && link.log().stream().noneMatch(l -> l.contains("handed")); i++) {
         Thread.sleep(20);
       }
       assertThat(after.read().state().orElseThrow().name()).isEqualTo("ready");
