@@ -9,7 +9,10 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.devices.modbus.Route;
+import unimotus.devices.serial.Parity;
+import unimotus.devices.serial.SerialSettings;
 import unimotus.workbench.live.StandIns;
 
 /** {@code serve FILE}: the drives of a project answer on the loopback address. */
@@ -17,7 +20,8 @@ import unimotus.workbench.live.StandIns;
     name = "serve",
     mixinStandardHelpOptions = true,
     description = {
-      "Stand-in drives as Modbus TCP servers on the loopback address, each with its motor and load.",
+      "Stand-in drives, each with its motor and load: Modbus TCP or serial frames over TCP on the",
+      "loopback address, or a serial port that exists only in this machine.",
       "They answer until the program is ended, or for --seconds."
     },
     footer = {"", "Example: unimotus serve demo --port 5020 --profile cia402"})
@@ -39,6 +43,22 @@ final class ServeCommand implements Callable<Integer> {
       defaultValue = "cia402")
   private String profile;
 
+  @Option(
+      names = "--over",
+      paramLabel = "W",
+      description =
+          "How they are spoken to: tcp, rtu-over-tcp, or serial, a port that exists only in this"
+              + " machine. Default: ${DEFAULT-VALUE}.",
+      defaultValue = "tcp")
+  private String over;
+
+  @Option(
+      names = "--baud",
+      paramLabel = "B",
+      description = "Speed at which they listen on a serial port. Default: ${DEFAULT-VALUE}.",
+      defaultValue = "19200")
+  private int baud;
+
   @Option(names = "--seconds", paramLabel = "S", description = "How long; 0 until ended.")
   private long seconds;
 
@@ -47,7 +67,7 @@ final class ServeCommand implements Callable<Integer> {
     ProjectInput.Line line = input.read();
     try (StandIns standIns =
         StandIns.start(
-            line.project(), line.sheets(), port, StandIns.profile(profile), System::nanoTime)) {
+            line.project(), line.sheets(), place(), StandIns.profile(profile), System::nanoTime)) {
       tell(standIns);
       CountDownLatch ended = new CountDownLatch(1);
       if (seconds > 0) {
@@ -59,39 +79,59 @@ final class ServeCommand implements Callable<Integer> {
     return 0;
   }
 
+  private StandIns.Place place() {
+    return switch (over) {
+      case "tcp" -> StandIns.tcp(port);
+      case "rtu-over-tcp" -> StandIns.serialOverTcp(port);
+      case "serial" -> StandIns.serial(new SerialSettings(baud, Parity.EVEN, 1));
+      default ->
+          throw new IllegalArgumentException(
+              "--over '%s' is not one of tcp, rtu-over-tcp, serial".formatted(over));
+    };
+  }
+
   private void tell(StandIns standIns) {
+    Route route = standIns.server().route();
     if (output.isJson()) {
       output.document(
           Output.map(
-              "address", standIns.server().address().getHostAddress(),
-              "port", standIns.server().port(),
-              "profile", profile,
+              "route",
+              route.toString(),
+              "profile",
+              profile,
               "units",
-                  standIns.units().stream()
-                      .map(u -> Output.map("unit", u.number(), "axis", u.axis()))
-                      .toList()));
+              standIns.units().stream()
+                  .map(
+                      u ->
+                          Output.map(
+                              "unit", u.number(), "axis", u.axis(), "words", u.profile().name()))
+                  .toList()));
       return;
     }
-    output
-        .text()
-        .printf(
-            "%s port %d, words: %s%n",
-            standIns.server().address().getHostAddress(), standIns.server().port(), profile);
-    standIns
-        .units()
-        .forEach(u -> output.text().printf("  unit %d  %s, %s%n", u.number(), u.axis(), u.drive()));
-    for (DriveRegisters register : DriveRegisters.values()) {
-      RegisterEntry entry = register.entry();
+    output.text().println(route);
+    for (StandIns.Placed placed : standIns.units()) {
       output
           .text()
           .printf(
-              "  %-6s %-20s %-12s × %s %s%n",
+              "  unit %d  %s, %s; words: %s%n",
+              placed.number(), placed.axis(), placed.drive(), placed.profile().name());
+    }
+    registers(standIns.units().get(0).map());
+    output.text().flush();
+  }
+
+  private void registers(RegisterMap map) {
+    output.text().println("  registers of the first:");
+    for (RegisterEntry entry : map.entries()) {
+      output
+          .text()
+          .printf(
+              "    %-6s %-20s %-12s × %s %s%n",
               Notation.FIVE_DIGITS.write(entry.table(), entry.address()),
               entry.name(),
               entry.type().label(),
               entry.scale(),
               entry.unit());
     }
-    output.text().flush();
   }
 }

@@ -14,7 +14,7 @@ import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.profile.Words;
-import unimotus.workbench.StandIns;
+import unimotus.workbench.live.StandIns;
 
 /** {@code word STATUS}: what a status word says, and which words do what one wants. */
 @Command(

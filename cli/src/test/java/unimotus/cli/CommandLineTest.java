@@ -81,7 +81,7 @@ class CommandLineTest {
   void aNewerFileIsReadWithAWord() throws IOException {
     String newer =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 4", "\"version\": 5");
+            .replace("\"version\": 5", "\"version\": 6");
     assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
     assertThat(err.toString()).contains("newer version");
   }

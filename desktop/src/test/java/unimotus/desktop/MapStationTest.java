@@ -46,6 +46,10 @@ class MapStationTest extends WindowTest {
         .isPresent();
   }
 
+  private boolean says(String words) {
+    return lookup((Labeled l) -> words.equals(l.getText())).tryQuery().isPresent();
+  }
+
   /** CiA 402 (from memory): 0x76, 0x77, 0x7F start in velocity mode; a fault needs an edge. */
   @Test
   void wordsInBothDirections() {
@@ -117,7 +121,7 @@ class MapStationTest extends WindowTest {
     waitUntil(() -> shows("6 Hz"));
     type("#live-reference", "3 Hz");
     press("#provoke-1");
-    waitUntil(() -> shows("0x0003"));
+    waitUntil(() -> says("fault"));
     press("#live-reset");
     waitUntil(() -> shows("switch on disabled"));
     press("#live-start-forward");

@@ -28,6 +28,7 @@ public final class MapView implements View {
 
   private final View path;
   private final RegistersPane registers;
+  private final LivePane live;
   private final Tabs<Mode> tabs = new Tabs<>("map-", Mode.class, m -> m.label, this::show);
   private final Map<Mode, Node> nodes = new EnumMap<>(Mode.class);
   private final VBox node;
@@ -45,7 +46,8 @@ public final class MapView implements View {
     registers = new RegistersPane(desk);
     nodes.put(Mode.REGISTERS, registers);
     nodes.put(Mode.FRAMES, new FramesPane());
-    nodes.put(Mode.LIVE, new LivePane(desk));
+    live = new LivePane(desk);
+    nodes.put(Mode.LIVE, live);
     tabs.setPadding(new Insets(6, 16, 0, 16));
     node = new VBox(tabs, path.node());
     show(mode);
@@ -68,5 +70,6 @@ public final class MapView implements View {
   public void refresh() {
     path.refresh();
     registers.refresh();
+    live.refresh();
   }
 }

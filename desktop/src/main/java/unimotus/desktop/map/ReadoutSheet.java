@@ -1,0 +1,127 @@
+package unimotus.desktop.map;
+
+import java.util.ArrayDeque;
+import java.util.Deque;
+import java.util.List;
+import javafx.scene.control.Label;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import unimotus.core.fieldbus.Notation;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.profile.WordState;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Plot;
+import unimotus.workbench.live.LiveLink;
+import unimotus.workbench.live.Sample;
+
+/** What a drive says now: its state, its registers and the trend of its frequency. */
+final class ReadoutSheet extends VBox {
+  private static final int KEPT_SAMPLES = 300;
+  private static final int SHOWN_SECONDS = 10;
+  private static final int LEAST_TOP = 10;
+
+  private final Desk desk;
+  private final Label state = Parts.label("not joined", "ink-big");
+  private final Label who = Parts.label("", "ink-caption");
+  private final Label trouble = Parts.prose("", "ink-attention");
+  private final GridPane values = new GridPane();
+  private final Plot trend = new Plot("Output frequency", "s", "Hz");
+  private final Deque<double[]> samples = new ArrayDeque<>();
+  private long begun = System.nanoTime();
+
+  ReadoutSheet(Desk desk, javafx.scene.Node record) {
+    super(8);
+    this.desk = desk;
+    getStyleClass().add("sheet");
+    values.setHgap(16);
+    values.setVgap(4);
+    values.setId("live-values");
+    trend.setPrefHeight(220);
+    trend.setMinHeight(140);
+    VBox.setVgrow(trend, Priority.SOMETIMES);
+    getChildren()
+        .addAll(
+            Parts.row(12, state, Parts.spring(), who),
+            trouble,
+            record,
+            Parts.scrolling(values),
+            trend);
+  }
+
+  /** Begins anew with another drive. */
+  void begin() {
+    samples.clear();
+    begun = System.nanoTime();
+    state.setText("not joined");
+    who.setText("");
+    trouble.setText("");
+    values.getChildren().clear();
+  }
+
+  /** Says who the device says it is. */
+  void tellWho(String text) {
+    who.setText(text);
+  }
+
+  /** Says why nothing is read. */
+  void tellTrouble(String why) {
+    trouble.setText(why);
+  }
+
+  void show(LiveLink link, Sample sample) {
+    trouble.setText(String.join("\n", sample.refusals()));
+    boolean hasStatus = link.map().entry(RegisterRole.STATUS_WORD).isPresent();
+    state.setText(
+        sample
+            .state()
+            .map(WordState::name)
+            .orElse(hasStatus ? "no state of this profile" : "no status word in the map"));
+    values.getChildren().clear();
+    int row = 0;
+    for (RegisterEntry entry : link.map().entries()) {
+      values.addRow(
+          row++,
+          Parts.label(place(entry), "ink-caption"),
+          Parts.label(entry.name(), "ink-label"),
+          Parts.label(sample.shown(entry, desk.units().format()), "ink-strong"));
+    }
+    trend(link, sample);
+  }
+
+  private static String place(RegisterEntry entry) {
+    String five = Notation.FIVE_DIGITS.write(entry.table(), entry.address());
+    return five.equals("–") ? Notation.SIX_DIGITS.write(entry.table(), entry.address()) : five;
+  }
+
+  private void trend(LiveLink link, Sample sample) {
+    RegisterEntry shown = link.map().entry(RegisterRole.OUTPUT_FREQUENCY).orElse(null);
+    if (shown == null || sample.value(shown).isEmpty()) {
+      return;
+    }
+    double value = sample.value(shown).getAsDouble();
+    samples.addLast(new double[] {(System.nanoTime() - begun) / 1e9, value});
+    if (samples.size() > KEPT_SAMPLES) {
+      samples.removeFirst();
+    }
+    List<double[]> kept = List.copyOf(samples);
+    double from = kept.get(0)[0];
+    double to = Math.max(from + SHOWN_SECONDS, kept.get(kept.size() - 1)[0]);
+    double top = kept.stream().mapToDouble(s -> s[1]).max().orElse(0);
+    double low = kept.stream().mapToDouble(s -> s[1]).min().orElse(0);
+    trend.show(
+        List.of(
+            new Plot.Series(
+                "output",
+                "plot-measured-line",
+                kept.size(),
+                i -> kept.get(i)[0],
+                i -> kept.get(i)[1])),
+        from,
+        to,
+        Math.min(0, 1.1 * low),
+        Math.max(LEAST_TOP, 1.1 * top));
+  }
+}

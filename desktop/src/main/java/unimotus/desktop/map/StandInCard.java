@@ -1,0 +1,123 @@
+package unimotus.desktop.map;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.function.BiConsumer;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Axis;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+import unimotus.devices.modbus.Route;
+import unimotus.devices.modbus.Troubles;
+import unimotus.devices.serial.SerialSettings;
+import unimotus.workbench.live.StandIns;
+import unimotus.workbench.live.StandIns.Placed;
+
+/**
+ * Drives of the line that answer although none is there: started, made to fail, made to misbehave.
+ */
+final class StandInCard extends VBox {
+  private static final int LATE_MILLISECONDS = 400;
+  private static final int LIE_EVERY = 5;
+  private static final int PROVOKED_FAULT = 3;
+
+  private final Desk desk;
+  private final BiConsumer<Route, Placed> aim;
+  private final VBox list = Parts.column(1);
+  private RouteFields.Way way = RouteFields.Way.TCP;
+  private @Nullable StandIns standIns;
+
+  /**
+   * A card.
+   *
+   * @param aim receives where the drive of the axis that is shown can be found
+   */
+  StandInCard(Desk desk, BiConsumer<Route, Placed> aim) {
+    super(6);
+    this.desk = desk;
+    this.aim = aim;
+    ChoiceField<RouteFields.Way> ways =
+        new ChoiceField<>(
+            "stand-ins on",
+            List.of(RouteFields.Way.values()),
+            RouteFields.Way::label,
+            w -> way = w);
+    ways.setId("stand-in-way");
+    ways.show(way);
+    getChildren()
+        .addAll(
+            Parts.row(
+                8,
+                Parts.action("live-stand-ins", "Start stand-ins of this line", this::start),
+                Parts.label("on", "ink-label"),
+                ways),
+            list);
+  }
+
+  private void start() {
+    try {
+      if (standIns != null) {
+        standIns.close();
+      }
+      StandIns next =
+          StandIns.start(
+              desk.session().project(),
+              desk.session().sheets(),
+              place(),
+              DriveProfiles.CIA_402_VELOCITY,
+              System::nanoTime);
+      standIns = next;
+      list.getChildren().setAll(troubles(next));
+      next.units().forEach(u -> list.getChildren().add(row(u)));
+      Placed shown =
+          next.units().stream().filter(this::isShown).findFirst().orElse(next.units().get(0));
+      aim.accept(next.server().route(), shown);
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse(e.getMessage());
+    }
+  }
+
+  private StandIns.Place place() {
+    return switch (way) {
+      case TCP -> StandIns.tcp(0);
+      case SERIAL_OVER_TCP -> StandIns.serialOverTcp(0);
+      case SERIAL -> StandIns.serial(SerialSettings.STANDARD);
+    };
+  }
+
+  private boolean isShown(Placed placed) {
+    return desk.axis().map(Axis::name).filter(placed.axis()::equals).isPresent();
+  }
+
+  private static HBox row(Placed placed) {
+    return Parts.row(
+        8,
+        Parts.label(
+            "unit %d: %s, %s".formatted(placed.number(), placed.axis(), placed.drive()),
+            "ink-label"),
+        Parts.quiet(
+            "provoke-" + placed.number(),
+            "provoke a fault",
+            () -> placed.unit().provoke(PROVOKED_FAULT)));
+  }
+
+  /** How the stand-ins misbehave, to see what the controller's side makes of it. */
+  private static HBox troubles(StandIns standIns) {
+    return Parts.row(
+        4,
+        Parts.label("they", "ink-label"),
+        trouble(standIns, "late", "answer late", new Troubles(LATE_MILLISECONDS, 0, 0)),
+        trouble(standIns, "silent", "fall silent", new Troubles(0, 1, 0)),
+        trouble(standIns, "lying", "lie now and then", new Troubles(0, 0, LIE_EVERY)),
+        trouble(standIns, "none", "behave", Troubles.NONE));
+  }
+
+  private static javafx.scene.control.Button trouble(
+      StandIns standIns, String id, String words, Troubles troubles) {
+    return Parts.quiet("trouble-" + id, words, () -> standIns.server().misbehave(troubles));
+  }
+}
