@@ -22,6 +22,8 @@ public final class CyclicReading {
     Request read = new Request.Read(4, 0, 8);
     double[] micros = new double[cycles];
     int missed = 0;
+    BareTicks bare = new BareTicks();
+    bare.start();
     try (TcpClient client = new TcpClient("127.0.0.1", Integer.parseInt(args[0]), 1000)) {
       for (int i = 0; i < WARM_UP_CYCLES; i++) {
         cycle(client, drives, read);
@@ -52,6 +54,41 @@ public final class CyclicReading {
         micros[cycles / 2],
         micros[(int) (0.99 * cycles)],
         micros[cycles - 1]);
+    System.out.printf(
+        "a bare thread that only waits for its tick, beside it: %d of %d ticks late by 10 ms or"
+            + " more, longest %.0f us%n",
+        bare.late, bare.ticks, bare.longestMicros);
+  }
+
+  /** What the machine itself does to a thread that waits every 10 ms and does nothing. */
+  @SuppressWarnings("NonAtomicVolatileUpdate") // written by its own thread only
+  private static final class BareTicks extends Thread {
+    private volatile int late;
+    private volatile int ticks;
+    private volatile double longestMicros;
+
+    BareTicks() {
+      super("bare-ticks");
+      setDaemon(true);
+    }
+
+    @Override
+    public void run() {
+      long due = System.nanoTime();
+      while (true) {
+        due += CYCLE_NANOS;
+        while (System.nanoTime() < due) {
+          LockSupport.parkNanos(due - System.nanoTime());
+        }
+        long over = System.nanoTime() - due;
+        ticks++;
+        longestMicros = Math.max(longestMicros, over / 1e3);
+        if (over > CYCLE_NANOS) {
+          late++;
+          due = System.nanoTime();
+        }
+      }
+    }
   }
 
   private static void cycle(TcpClient client, int drives, Request read)

@@ -2,20 +2,25 @@ package unimotus.cli;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.Clock;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.program.FunctionBlock;
 import unimotus.core.proof.ProofList;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.schedule.WireSchedule;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.Journey;
 import unimotus.core.settings.RecordChecks;
+import unimotus.workbench.ControllerCode;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.ProofLists;
+import unimotus.workbench.RegisterLists;
 import unimotus.workbench.Schedules;
 import unimotus.workbench.SettingLists;
 import unimotus.workbench.StopProof;
@@ -39,8 +44,8 @@ final class ExportCommand implements Callable<Integer> {
       required = true,
       paramLabel = "K",
       description =
-          "What to write: schedule (.csv, .xlsx), proof-list (.pdf, .txt), settings or"
-              + " entry-sheet (.csv).")
+          "What to write: schedule (.csv, .xlsx), proof-list (.pdf, .txt), settings, entry-sheet or"
+              + " registers (.csv), controller (.st, PLCopen .xml, variables .csv).")
   private String kind;
 
   @Option(names = "--out", required = true, paramLabel = "PATH", description = "Where it goes.")
@@ -59,9 +64,11 @@ final class ExportCommand implements Callable<Integer> {
       case "proof-list" -> proofList(input.read());
       case "settings" -> settings(complete(input.read()).assembly());
       case "entry-sheet" -> entrySheet(complete(input.read()).assembly());
+      case "registers" -> registers(complete(input.read()).assembly());
+      case "controller" -> controller(input.read());
       default ->
           throw new IllegalArgumentException(
-              "--kind '%s' is not one of schedule, proof-list, settings, entry-sheet"
+              "--kind '%s' is not one of schedule, proof-list, settings, entry-sheet, registers, controller"
                   .formatted(kind));
     };
   }
@@ -92,6 +99,27 @@ final class ExportCommand implements Callable<Integer> {
     Journey journey = Journey.of(assembly, Map.of(), EntrySheet.Way.KEYPAD);
     SettingLists.write(out, journey.entry());
     tell("entries", journey.entry().steps().size());
+    return 0;
+  }
+
+  private int registers(AxisAssembly assembly) throws IOException {
+    RegisterMap map = assembly.record().fieldbus().map();
+    RegisterLists.write(out, map);
+    tell("registers", map.entries().size());
+    return 0;
+  }
+
+  private int controller(ProjectInput.Line line) throws IOException {
+    AxisAssembly assembly = complete(line).assembly();
+    RegisterMap map = assembly.record().fieldbus().map();
+    int drives =
+        (int)
+            line.project().records().stream()
+                .filter(r -> !r.fieldbus().registers().isEmpty())
+                .count();
+    FunctionBlock block = ControllerCode.block(assembly, ControllerCode.usualWatch(map, drives));
+    ControllerCode.write(out, assembly, block, Clock.systemUTC());
+    tell("statements", block.body().size());
     return 0;
   }
 

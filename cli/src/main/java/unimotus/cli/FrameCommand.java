@@ -6,29 +6,75 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import unimotus.devices.modbus.Composed;
 import unimotus.devices.modbus.ExplainedFrame;
 import unimotus.devices.modbus.FramePart;
+import unimotus.devices.modbus.Request;
 
 /** {@code frame HEX}: a frame with every byte explained. */
 @Command(
     name = "frame",
     mixinStandardHelpOptions = true,
     description = {
-      "Explains every byte of a Modbus frame, serial or TCP. Exit status 1 where something is wrong."
+      "Explains every byte of a Modbus frame, serial or TCP, given as bytes or put together by",
+      "--function and what it needs. Exit status 1 where something is wrong."
     },
-    footer = {"", "Example: unimotus frame 11 03 00 6B 00 03 76 87"})
+    footer = {
+      "",
+      "Example: unimotus frame 11 03 00 6B 00 03 76 87",
+      "         unimotus frame --function 16 --address 1 --values 10,258 --unit 17 --serial"
+    })
 final class FrameCommand implements Callable<Integer> {
   @Mixin private Output output;
 
   @Option(names = "--answer", description = "The frame is an answer, not a request.")
   private boolean answer;
 
-  @Parameters(arity = "1..*", paramLabel = "HEX", description = "The bytes, in any writing.")
-  private List<String> hex;
+  @Option(
+      names = "--function",
+      paramLabel = "F",
+      description = "Puts a request together: 1-6, 15, 16, 22, 23 or 43.")
+  private int function;
+
+  @Option(names = "--address", paramLabel = "N", description = "Where it reads or writes, from 0.")
+  private int address;
+
+  @Option(
+      names = "--count",
+      paramLabel = "N",
+      defaultValue = "1",
+      description = "How many it reads.")
+  private int count;
+
+  @Option(
+      names = "--values",
+      paramLabel = "V",
+      defaultValue = "",
+      description = "What it writes, divided by commas; and-mask, or-mask for function 22.")
+  private String values;
+
+  @Option(names = "--read-address", paramLabel = "N", description = "Where function 23 reads.")
+  private int readAddress;
+
+  @Option(names = "--unit", paramLabel = "N", defaultValue = "1", description = "For which unit.")
+  private int unit;
+
+  @Option(
+      names = "--transaction",
+      paramLabel = "N",
+      defaultValue = "1",
+      description = "Its number on TCP.")
+  private int transaction;
+
+  @Option(names = "--serial", description = "A serial frame, not one of TCP.")
+  private boolean serial;
+
+  @Parameters(arity = "0..*", paramLabel = "HEX", description = "The bytes, in any writing.")
+  private List<String> hex = List.of();
 
   @Override
   public Integer call() {
-    ExplainedFrame frame = ExplainedFrame.of(ExplainedFrame.bytes(String.join(" ", hex)), answer);
+    ExplainedFrame frame = ExplainedFrame.of(bytes(), answer);
     if (output.isJson()) {
       output.document(
           Output.map(
@@ -48,6 +94,15 @@ final class FrameCommand implements Callable<Integer> {
       }
     }
     return frame.fault().isEmpty() ? 0 : 1;
+  }
+
+  private byte[] bytes() {
+    if (function == 0) {
+      return ExplainedFrame.bytes(String.join(" ", hex));
+    }
+    Request request =
+        Composed.request(function, address, count, Composed.values(values), readAddress);
+    return Composed.frame(serial, transaction, unit, request);
   }
 
   private static Object map(FramePart part) {

@@ -32,6 +32,7 @@ import picocli.CommandLine.Spec;
       SettingsCommand.class,
       ServeCommand.class,
       FrameCommand.class,
+      CaptureCommand.class,
       WordCommand.class,
       ExportCommand.class,
       SchemaCommand.class,

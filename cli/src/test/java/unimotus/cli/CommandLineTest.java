@@ -11,13 +11,19 @@ import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HexFormat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Project;
+import unimotus.devices.drive.DriveRegisters;
+import unimotus.formats.capture.CaptureFile;
+import unimotus.formats.capture.Packet;
+import unimotus.formats.capture.TcpConversation;
 import unimotus.formats.json.Schema;
 import unimotus.formats.project.ProjectFile;
 import unimotus.workbench.Demo;
@@ -256,6 +262,104 @@ class CommandLineTest {
         .contains("control word");
     assertThat(run("serve", "demo", "--profile", "morse")).isEqualTo(2);
     assertThat(err.toString()).contains("'morse' is not one of");
+  }
+
+  /** The worked example of function 16 (Modbus Application Protocol V1.1b3, from memory). */
+  @Test
+  void aFrameIsComposed() throws IOException {
+    assertThat(
+            json(
+                    "frame",
+                    "--function",
+                    "16",
+                    "--address",
+                    "1",
+                    "--values",
+                    "10,258",
+                    "--unit",
+                    "17",
+                    "--json")
+                .get("parts")
+                .findValuesAsText("bytes"))
+        .containsExactly(
+            "00 01", "00 00", "00 0B", "11", "10", "00 01", "00 02", "04", "00 0A", "01 02");
+    assertThat(run("frame", "--function", "3", "--count", "126")).isEqualTo(2);
+    assertThat(err.toString()).contains("126");
+    assertThat(run("frame")).isEqualTo(2);
+  }
+
+  @Test
+  void aCaptureIsListed() throws IOException {
+    Path file = folder.resolve("line.pcap");
+    TcpConversation conversation = new TcpConversation(502);
+    conversation.ask(0, HexFormat.of().parseHex("000100000006010300000001"));
+    conversation.answer(2_000_000, HexFormat.of().parseHex("000100000003018302"));
+    CaptureFile.write(file, Packet.RAW_IPV4, conversation.packets());
+    assertThat(run("capture", file.toString())).isZero();
+    assertThat(out.toString())
+        .contains("request  unit 1   read holding registers")
+        .contains("0.002000  answer   unit 1   refusal of function 3")
+        .contains("2 frames in 2 packets, 0 bytes in none");
+    JsonNode frames = json("capture", file.toString(), "--json").get("frames");
+    assertThat(frames.get(1).get("answer").asBoolean()).isTrue();
+    assertThat(run("capture", folder.resolve("none.pcap").toString())).isEqualTo(2);
+  }
+
+  private Path drumOnTheBus() throws IOException {
+    Project demo = Demo.project();
+    DriveRecord record = demo.record("drum-drive");
+    Project changed =
+        demo.with(
+            record.withFieldbus(record.fieldbus().withRegisters(DriveRegisters.map().entries())));
+    Path file = folder.resolve("bus.unimotus.json");
+    Files.write(file, ProjectFile.write(changed));
+    return file;
+  }
+
+  @Test
+  void theControllersSideIsExported() throws IOException {
+    String project = drumOnTheBus().toString();
+    Path out = folder.resolve("drum.st");
+    String[] kind = {"export", project, "--kind", "controller", "--axis", "rinse-drum", "--out"};
+    assertThat(run(with(kind, out.toString()))).isZero();
+    assertThat(Files.readString(out)).contains("FUNCTION_BLOCK Drive_Rinse_drum");
+    Path xml = folder.resolve("drum.xml");
+    assertThat(run(with(kind, xml.toString()))).isZero();
+    assertThat(Files.readString(xml)).startsWith("<?xml").contains("pouType=\"functionBlock\"");
+    Path list = folder.resolve("registers.csv");
+    assertThat(
+            run(
+                "export",
+                project,
+                "--kind",
+                "registers",
+                "--axis",
+                "rinse-drum",
+                "--out",
+                list.toString()))
+        .isZero();
+    assertThat(Files.readString(list)).contains("control word,holding register,0,bits 16");
+    kind[1] = "demo";
+    assertThat(run(with(kind, out.toString()))).isEqualTo(2);
+    assertThat(err.toString()).contains("no register of Rinse drum has the role 'control word'");
+  }
+
+  private static String[] with(String[] some, String last) {
+    String[] all = java.util.Arrays.copyOf(some, some.length + 1);
+    all[some.length] = last;
+    return all;
+  }
+
+  @Test
+  void standInsOnASerialPort() {
+    assertThat(run("serve", "demo", "--over", "serial", "--baud", "9600", "--seconds", "1"))
+        .isZero();
+    assertThat(out.toString()).contains("/dev/pts/").contains("9600 baud");
+    assertThat(run("serve", "demo", "--over", "rtu-over-tcp", "--port", "0", "--seconds", "1"))
+        .isZero();
+    assertThat(out.toString()).contains("(serial frames)");
+    assertThat(run("serve", "demo", "--over", "smoke")).isEqualTo(2);
+    assertThat(err.toString()).contains("'smoke' is not one of tcp");
   }
 
   private Path sinkingDrum() throws IOException {

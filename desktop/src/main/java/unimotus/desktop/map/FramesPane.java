@@ -4,23 +4,30 @@ import javafx.geometry.Insets;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.ExplainedFrame;
 import unimotus.devices.modbus.FramePart;
 
-/** A frame pasted from anywhere, with every byte explained. */
-final class FramesPane extends VBox {
+/** Frames composed, pasted from anywhere or read from a capture, with every byte explained. */
+final class FramesPane extends HBox {
   private final TextArea hex = new TextArea();
   private final CheckBox answer = new CheckBox("it is an answer");
   private final GridPane parts = new GridPane();
   private final VBox told = Parts.column(4);
+  private final Desk desk;
+  private final CaptureCard capture;
 
-  FramesPane() {
-    super(10);
+  FramesPane(Desk desk) {
+    super(14);
+    this.desk = desk;
     setPadding(new Insets(12, 16, 12, 16));
     hex.setId("frame-hex");
     hex.setPrefRowCount(3);
+    hex.setMinHeight(64);
     hex.setWrapText(true);
     hex.setPromptText("11 03 00 6B 00 03 76 87");
     hex.textProperty().addListener((o, was, is) -> explain());
@@ -29,23 +36,60 @@ final class FramesPane extends VBox {
     parts.setHgap(18);
     parts.setVgap(5);
     parts.setId("frame-parts");
-    getChildren()
-        .addAll(
-            Parts.label("A frame, byte by byte", "ink-title"),
-            Parts.prose(
-                "Paste the bytes in any writing: serial with its check, or TCP with its header.",
-                "ink-label"),
-            hex,
-            answer,
-            told,
-            Parts.scrolling(parts));
+    capture = new CaptureCard(desk, this::show);
+    VBox left =
+        new VBox(
+            10,
+            Parts.sheet(8, new ComposeCard(text -> show(text, false))),
+            Parts.sheet(
+                8,
+                Parts.label("or paste bytes in any writing", "ink-strong"),
+                hex,
+                Parts.row(
+                    8,
+                    answer,
+                    Parts.spring(),
+                    Parts.quiet("capture-add", "add it to the capture", this::add))),
+            grown(Parts.sheet(8, capture)));
+    VBox.setVgrow(capture, Priority.ALWAYS);
+    left.setPrefWidth(560);
+    left.setMinWidth(560);
+    VBox right =
+        Parts.sheet(
+            8, Parts.label("The frame, byte by byte", "ink-title"), told, Parts.scrolling(parts));
+    HBox.setHgrow(right, Priority.ALWAYS);
+    getChildren().addAll(left, right);
     explain();
+  }
+
+  private static VBox grown(VBox sheet) {
+    VBox.setVgrow(sheet, Priority.ALWAYS);
+    return sheet;
+  }
+
+  private void show(String bytes, boolean isAnswer) {
+    answer.setSelected(isAnswer);
+    hex.setText(bytes);
+    explain();
+  }
+
+  private void add() {
+    try {
+      capture.add(ExplainedFrame.bytes(hex.getText()), answer.isSelected());
+    } catch (IllegalArgumentException none) {
+      desk.refuse(none.getMessage());
+    }
   }
 
   private void explain() {
     parts.getChildren().clear();
     told.getChildren().clear();
     if (hex.getText().isBlank()) {
+      told.getChildren()
+          .add(
+              Parts.prose(
+                  "Compose a request, paste bytes of a serial frame with its check or of TCP with its header, or choose one of a capture.",
+                  "ink-label"));
       return;
     }
     try {

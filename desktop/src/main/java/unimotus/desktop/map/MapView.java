@@ -17,7 +17,9 @@ public final class MapView implements View {
     WORDS("Words"),
     REGISTERS("Registers"),
     FRAMES("Frames"),
-    LIVE("Live");
+    LIVE("Live"),
+    FIND("Find"),
+    CONTROLLER("Controller");
 
     private final String label;
 
@@ -26,9 +28,7 @@ public final class MapView implements View {
     }
   }
 
-  private final View path;
-  private final RegistersPane registers;
-  private final LivePane live;
+  private final Map<Mode, Runnable> refreshers = new EnumMap<>(Mode.class);
   private final Tabs<Mode> tabs = new Tabs<>("map-", Mode.class, m -> m.label, this::show);
   private final Map<Mode, Node> nodes = new EnumMap<>(Mode.class);
   private final VBox node;
@@ -40,25 +40,34 @@ public final class MapView implements View {
    * @param path the signal path
    */
   public MapView(Desk desk, View path) {
-    this.path = path;
-    nodes.put(Mode.PATH, path.node());
-    nodes.put(Mode.WORDS, new WordsPane(desk));
-    registers = new RegistersPane(desk);
-    nodes.put(Mode.REGISTERS, registers);
-    nodes.put(Mode.FRAMES, new FramesPane());
-    live = new LivePane(desk);
-    nodes.put(Mode.LIVE, live);
+    put(Mode.PATH, path.node(), path::refresh);
+    WordsPane words = new WordsPane(desk);
+    put(Mode.WORDS, words, words::refresh);
+    RegistersPane registers = new RegistersPane(desk);
+    put(Mode.REGISTERS, registers, registers::refresh);
+    put(Mode.FRAMES, new FramesPane(desk), () -> {});
+    LivePane live = new LivePane(desk);
+    put(Mode.LIVE, live, live::refresh);
+    FindPane find = new FindPane(desk, live.where());
+    put(Mode.FIND, find, find::refresh);
+    ControllerPane controller = new ControllerPane(desk, registers::watch);
+    put(Mode.CONTROLLER, controller, controller::refresh);
     tabs.setPadding(new Insets(6, 16, 0, 16));
     node = new VBox(tabs, path.node());
-    show(mode);
+    tabs.show(mode);
+  }
+
+  private void put(Mode which, Node shown, Runnable refresher) {
+    VBox.setVgrow(shown, Priority.ALWAYS);
+    nodes.put(which, shown);
+    refreshers.put(which, refresher);
   }
 
   private void show(Mode next) {
     mode = next;
     tabs.show(mode);
-    Node shown = nodes.get(mode);
-    VBox.setVgrow(shown, Priority.ALWAYS);
-    node.getChildren().set(1, shown);
+    node.getChildren().set(1, nodes.get(mode));
+    refresh();
   }
 
   @Override
@@ -66,10 +75,9 @@ public final class MapView implements View {
     return node;
   }
 
+  /** Only what is seen is drawn anew; the rest is when it is shown. */
   @Override
   public void refresh() {
-    path.refresh();
-    registers.refresh();
-    live.refresh();
+    refreshers.get(mode).run();
   }
 }

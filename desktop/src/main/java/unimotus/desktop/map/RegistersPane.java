@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.geometry.Insets;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
@@ -13,21 +14,20 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.derivation.Step;
+import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.MapDoubt;
 import unimotus.core.fieldbus.Notation;
-import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.SerialLine;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.quantity.MeasureUnit;
-import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.QuantityField;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.formats.fieldbus.MapCsv;
 import unimotus.workbench.RegisterLists;
@@ -37,20 +37,15 @@ import unimotus.workbench.SetUpEdits;
 final class RegistersPane extends HBox {
   private static final String BY_LOOKS = "told by their looks";
   private static final int MOST_PROBLEMS = 8;
-  private static final int BITS = 11;
 
   private final Desk desk;
   private final GridPane table = new GridPane();
   private final VBox side = Parts.column(6);
   private final VBox problems = Parts.column(2);
   private final ChoiceField<String> notation;
-  private final ChoiceField<Integer> bauds;
-  private final QuantityField drives;
-  private final QuantityField delay;
+  private final BusTimes times;
   private String written = BY_LOOKS;
-  private int baud = 19_200;
-  private double driveCount = 1;
-  private double delayMilliseconds = 5;
+  private @Nullable String chosen;
 
   RegistersPane(Desk desk) {
     super(14);
@@ -63,26 +58,7 @@ final class RegistersPane extends HBox {
     notation = new ChoiceField<>("addresses", notations, n -> n, n -> written = n);
     notation.setId("map-notation");
     notation.show(written);
-    bauds =
-        new ChoiceField<>(
-            "baud",
-            List.of(9600, 19_200, 38_400, 57_600, 115_200),
-            b -> b + " baud",
-            b -> {
-              baud = b;
-              refresh();
-            });
-    bauds.setId("map-baud");
-    bauds.show(baud);
-    drives =
-        field("map-drives", "number of drives", MeasureUnit.ONE, driveCount, v -> driveCount = v);
-    delay =
-        field(
-            "map-delay",
-            "delay of a drive",
-            MeasureUnit.MILLISECOND,
-            delayMilliseconds,
-            v -> delayMilliseconds = v);
+    times = new BusTimes(desk, this::refresh);
     table.setHgap(16);
     table.setVgap(4);
     table.setId("map-table");
@@ -96,6 +72,7 @@ final class RegistersPane extends HBox {
     HBox moves =
         Parts.row(
             8,
+            Parts.action("map-add", "Add a register", this::add),
             Parts.action("map-up", "All one up", () -> move(1)),
             Parts.action("map-down", "All one down", () -> move(-1)),
             Parts.quiet(
@@ -108,30 +85,9 @@ final class RegistersPane extends HBox {
     getChildren().addAll(left, right);
   }
 
-  private QuantityField field(
-      String id,
-      String name,
-      MeasureUnit unit,
-      double value,
-      java.util.function.DoubleConsumer take) {
-    QuantityField field =
-        new QuantityField(
-            name,
-            unit,
-            desk::units,
-            v -> {
-              if (!(v >= 0 && v <= 1000)) {
-                throw new IllegalArgumentException(
-                    "%s must be 0 to 1000, not %s".formatted(name, QuantityFormat.PLAIN.number(v)));
-              }
-              take.accept(v);
-              refresh();
-            },
-            desk::refuse);
-    field.setId(id);
-    field.setPrefColumnCount(4);
-    field.show(value);
-    return field;
+  /** What the bus leaves for time-outs with this map. */
+  LinkWatch watch(RegisterMap map) {
+    return times.watch(map);
   }
 
   void refresh() {
@@ -147,7 +103,7 @@ final class RegistersPane extends HBox {
       table.addRow(
           0,
           Parts.prose(
-              "No registers yet. Read a map as CSV with the columns name, table, address and, if there, type, order, scale, offset, unit, minimum, maximum, access, group.",
+              "No registers yet. Add them one by one, or read a map as CSV with the columns name, table, address and, if there, type, order, scale, offset, unit, minimum, maximum, access, group, role.",
               "ink-label"));
       return;
     }
@@ -158,8 +114,9 @@ final class RegistersPane extends HBox {
     for (RegisterEntry entry : map.entries()) {
       row(row++, entry, doubts.stream().anyMatch(d -> d.entry().equals(entry.name())));
     }
+    card(map);
     doubts(doubts);
-    times(map);
+    times.show(map, axis.get(), side);
   }
 
   private void head() {
@@ -167,7 +124,7 @@ final class RegistersPane extends HBox {
     for (Notation each : Notation.values()) {
       words.add(each.label());
     }
-    words.addAll(List.of("type", "one step"));
+    words.addAll(List.of("type", "one step", "role"));
     for (int i = 0; i < words.size(); i++) {
       table.add(whole(Parts.label(words.get(i), "ink-caption")), i, 0);
     }
@@ -175,7 +132,9 @@ final class RegistersPane extends HBox {
 
   private void row(int row, RegisterEntry entry, boolean doubtful) {
     int column = 0;
-    Label name = Parts.label(entry.name(), doubtful ? "ink-attention" : "ink-strong");
+    Button name =
+        Parts.quiet("register-row-" + (row - 1), entry.name(), () -> choose(entry.name()));
+    name.getStyleClass().add(doubtful ? "ink-attention" : "ink-strong");
     table.add(name, column++, row);
     for (Notation each : Notation.values()) {
       Label address = Parts.label(each.write(entry.table(), entry.address()));
@@ -184,7 +143,9 @@ final class RegistersPane extends HBox {
     String order = entry.type().words() > 1 ? " " + entry.order() : "";
     table.add(whole(Parts.label(entry.type().label() + order, "ink-label")), column++, row);
     String step = "%s %s".formatted(desk.units().format().number(entry.scale()), entry.unit());
-    table.add(whole(Parts.label(step, "ink-label")), column, row);
+    table.add(whole(Parts.label(step, "ink-label")), column++, row);
+    String role = entry.role() == RegisterRole.NONE ? "" : entry.role().label();
+    table.add(whole(Parts.label(role, "ink-label")), column, row);
   }
 
   /** An address cut short is another address. */
@@ -208,38 +169,80 @@ final class RegistersPane extends HBox {
     }
   }
 
-  private void times(RegisterMap map) {
-    List<ReadRequest> requests = ReadRequest.fewest(map.entries(), 0);
-    side.getChildren()
-        .add(Parts.label("Read in %d requests".formatted(requests.size()), "ink-strong"));
-    for (ReadRequest request : requests) {
-      side.getChildren()
-          .add(
-              Parts.prose(
-                  "function %d, from %d, %d places, %d bytes of answer"
-                      .formatted(
-                          request.table().readFunction(),
-                          request.address(),
-                          request.count(),
-                          SerialLine.answerBytes(request)),
-                  "ink-label"));
+  /** The register that is edited stands above everything else. */
+  private void card(RegisterMap map) {
+    map.entry(String.valueOf(chosen))
+        .ifPresent(
+            entry ->
+                side.getChildren()
+                    .add(
+                        new RegisterCard(
+                            entry,
+                            next -> replace(map, entry, next),
+                            () -> remove(map, entry),
+                            () -> choose(null),
+                            desk::refuse)));
+  }
+
+  private void choose(@Nullable String name) {
+    chosen = name;
+    refresh();
+  }
+
+  private void replace(RegisterMap map, RegisterEntry entry, RegisterEntry next) {
+    boolean taken = !next.name().equals(entry.name()) && map.entry(next.name()).isPresent();
+    if (taken) {
+      throw new IllegalArgumentException("there is a register '%s' already".formatted(next.name()));
     }
-    side.getChildren()
-        .addAll(
-            Parts.label("On a serial bus", "ink-strong"),
-            Parts.row(6, bauds, drives, Parts.label("drives", "ink-label")),
-            Parts.row(6, delay, Parts.label("until a drive answers", "ink-label")));
-    if (requests.isEmpty()) {
+    List<RegisterEntry> entries = new ArrayList<>(map.entries());
+    entries.set(entries.indexOf(entry), next);
+    chosen = next.name();
+    put(new RegisterMap(entries));
+  }
+
+  private void remove(RegisterMap map, RegisterEntry entry) {
+    List<RegisterEntry> entries = new ArrayList<>(map.entries());
+    entries.remove(entry);
+    chosen = null;
+    put(new RegisterMap(entries));
+  }
+
+  /** Another register after the last one of the map. */
+  private void add() {
+    Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
+    if (axis.isEmpty()) {
+      desk.refuse("choose an axis that has a drive");
       return;
     }
-    SerialLine bus = new SerialLine(baud, BITS, delayMilliseconds / 1000);
-    List<Step> steps = bus.cycle(requests, (int) Math.max(1, driveCount)).steps();
-    steps.forEach(s -> side.getChildren().add(Parts.prose(s.text(), "ink-sum")));
-    side.getChildren()
-        .add(
-            Parts.prose(
-                "A change is seen after two cycles at worst; a time-out in the drive must be longer.",
-                "ink-label"));
+    RegisterMap map = axis.get().record().fieldbus().map();
+    int free =
+        map.entries().stream()
+            .filter(e -> e.table() == RegisterTable.HOLDING_REGISTER)
+            .mapToInt(RegisterEntry::end)
+            .max()
+            .orElse(0);
+    int number = map.entries().size() + 1;
+    while (map.entry("register " + number).isPresent()) {
+      number++;
+    }
+    List<RegisterEntry> entries = new ArrayList<>(map.entries());
+    RegisterEntry fresh =
+        new RegisterEntry(
+            "register " + number,
+            RegisterTable.HOLDING_REGISTER,
+            Math.min(free, 0xFFFF),
+            RegisterType.UNSIGNED_16,
+            WordOrder.ABCD,
+            1,
+            0,
+            "",
+            0,
+            0xFFFF,
+            RegisterEntry.Access.READ_WRITE,
+            "");
+    entries.add(fresh);
+    chosen = fresh.name();
+    put(new RegisterMap(entries));
   }
 
   private void importMap() {

@@ -3,13 +3,17 @@ package unimotus.desktop.map;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.FieldbusLink;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Reaction;
@@ -17,15 +21,19 @@ import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.profile.Words;
+import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.workbench.SetUpEdits;
 
 /**
  * Control and status word in both directions: what a number says, what a word does and why it is
  * ignored, and the numbers that do what is wanted.
  */
 final class WordsPane extends HBox {
+  private static final double LEFT_WIDTH = 560;
+
   private final Desk desk;
   private final WordField16 status;
   private final WordField16 control;
@@ -34,7 +42,10 @@ final class WordsPane extends HBox {
   private final Label source = Parts.prose("", "ink-caption");
   private final VBox way = Parts.column(4);
   private final VBox played = Parts.column(2);
-  private final ChoiceField<WordProfile> profiles;
+  private final ChoiceField<String> profiles;
+  private final ManualWordsPane manual;
+  private final VBox left;
+  private final VBox right;
   private final List<Reaction> timeline = new ArrayList<>();
 
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
@@ -42,6 +53,7 @@ final class WordsPane extends HBox {
   private int controlWord;
   private int before;
   private @Nullable Intent wanted;
+  private String shownAxis = "";
 
   WordsPane(Desk desk) {
     super(14);
@@ -49,9 +61,15 @@ final class WordsPane extends HBox {
     setPadding(new Insets(12, 16, 12, 16));
     status = new WordField16("status-word", this::showStatus, desk::refuse);
     control = new WordField16("control-word", this::send, desk::refuse);
-    profiles = new ChoiceField<>("profile", DriveProfiles.all(), WordProfile::name, this::choose);
+    List<String> offered = new ArrayList<>();
+    DriveProfiles.all().forEach(p -> offered.add(p.name()));
+    offered.add(ManualWords.NAME);
+    profiles = new ChoiceField<>("profile", offered, n -> n, this::chosen);
     profiles.setId("profile");
-    profiles.show(profile);
+    profiles.show(profile.name());
+    manual = new ManualWordsPane(this::entered, this::turn);
+    manual.setId("manual-words");
+    HBox.setHgrow(manual, Priority.ALWAYS);
     played.setId("timeline");
     HBox intents = Parts.row(8);
     for (Intent intent : Intent.values()) {
@@ -63,15 +81,19 @@ final class WordsPane extends HBox {
                   intent.label(),
                   () -> want(intent)));
     }
-    VBox left =
+    left =
         new VBox(
             10,
-            Parts.row(8, Parts.label("Words of", "ink-label"), profiles),
+            Parts.row(
+                8,
+                Parts.label("Words of", "ink-label"),
+                profiles,
+                Parts.quiet("edit-words", "bit by bit from a manual", this::turn)),
             source,
             Parts.sheet(6, Parts.label("Status word, from the drive", "ink-strong"), status, state),
             Parts.sheet(
                 6, Parts.label("Control word, to the drive", "ink-strong"), control, effect));
-    VBox right =
+    right =
         new VBox(
             10,
             Parts.sheet(
@@ -84,11 +106,73 @@ final class WordsPane extends HBox {
                     Parts.quiet("clear-timeline", "begin anew", this::clear)),
                 Parts.scrolling(played)));
     HBox.setHgrow(right, Priority.ALWAYS);
-    left.setPrefWidth(560);
-    left.setMinWidth(560);
+    left.setPrefWidth(LEFT_WIDTH);
+    left.setMinWidth(LEFT_WIDTH);
     right.getChildren().forEach(c -> VBox.setVgrow(c, Priority.ALWAYS));
     getChildren().addAll(left, right);
     choose(profile);
+  }
+
+  /** Takes the words of the axis that is shown; what is played on them stays as long as they do. */
+  void refresh() {
+    Optional<FieldbusLink> link = link();
+    if (isEditing()) {
+      manual.show(link.map(FieldbusLink::words).orElse(ManualWords.NONE));
+    }
+    String axis = String.valueOf(desk.axisId().get());
+    WordProfile next = link.map(FieldbusLink::wordProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
+    if (!axis.equals(shownAxis) || !next.equals(profile)) {
+      shownAxis = axis;
+      profiles.show(link.map(FieldbusLink::profile).orElse(next.name()));
+      choose(next);
+    }
+  }
+
+  private Optional<FieldbusLink> link() {
+    return desk.review().map(AxisReview::assembly).map(a -> a.record().fieldbus());
+  }
+
+  private void chosen(String name) {
+    if (link().isPresent()) {
+      change("set words of the drive", f -> f.withProfile(name));
+    } else {
+      DriveProfiles.all().stream()
+          .filter(p -> p.name().equals(name))
+          .findFirst()
+          .ifPresent(this::choose);
+    }
+    boolean incomplete = name.equals(ManualWords.NAME) && !profile.name().equals(name);
+    if (incomplete && !isEditing()) {
+      turn();
+    }
+  }
+
+  private void entered(ManualWords words) {
+    change("enter words of the drive", f -> f.withWords(words));
+  }
+
+  private void change(String what, UnaryOperator<FieldbusLink> change) {
+    Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
+    if (axis.isPresent()) {
+      desk.apply(SetUpEdits.fieldbus(axis.get().drive().id(), what, change));
+    } else {
+      desk.refuse("choose an axis that has a drive: the words are kept with it");
+    }
+  }
+
+  private boolean isEditing() {
+    return getChildren().contains(manual);
+  }
+
+  /** The bits take the place of what is tried out, or give it back. */
+  private void turn() {
+    boolean editing = isEditing();
+    if (editing) {
+      getChildren().setAll(left, right);
+    } else {
+      getChildren().setAll(manual);
+      manual.show(link().map(FieldbusLink::words).orElse(ManualWords.NONE));
+    }
   }
 
   private void choose(WordProfile next) {

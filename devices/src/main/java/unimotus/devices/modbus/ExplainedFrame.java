@@ -42,6 +42,43 @@ public record ExplainedFrame(boolean serial, List<FramePart> parts, String fault
     return new Explainer(frame, answer).explained(isSerial(frame));
   }
 
+  /** The unit it is for, or from; 0 where it is too short. */
+  public int unit() {
+    return parts.stream()
+        .filter(p -> p.name().equals("unit"))
+        .findFirst()
+        .map(p -> Integer.parseInt(p.bytes(), 16))
+        .orElse(0);
+  }
+
+  /** Its function in words. */
+  public String function() {
+    return parts.stream()
+        .filter(p -> p.name().equals("function"))
+        .findFirst()
+        .map(FramePart::meaning)
+        .map(m -> m.replaceFirst("^\\d+, ", ""))
+        .orElse("no function");
+  }
+
+  /** The name of a function code. */
+  public static String functionName(int function) {
+    return switch (function) {
+      case 1 -> "read coils";
+      case 2 -> "read discrete inputs";
+      case 3 -> "read holding registers";
+      case 4 -> "read input registers";
+      case 5 -> "write one coil";
+      case 6 -> "write one register";
+      case 15 -> "write coils";
+      case 16 -> "write registers";
+      case 22 -> "mask write register";
+      case 23 -> "write and read registers";
+      case 43 -> "encapsulated interface";
+      default -> "not spoken here";
+    };
+  }
+
   private static boolean isSerial(byte[] frame) {
     boolean tcp =
         frame.length > TcpFrame.HEADER
@@ -109,7 +146,7 @@ public record ExplainedFrame(boolean serial, List<FramePart> parts, String fault
                 .orElse("not in the specification"));
         return;
       }
-      octet("function", name(function));
+      octet("function", functionName(function));
       if (answer) {
         answered(function);
       } else {
@@ -216,23 +253,6 @@ public record ExplainedFrame(boolean serial, List<FramePart> parts, String fault
     private void part(int length, String name, String meaning) {
       parts.add(new FramePart(at, HEX.formatHex(frame, at, at + length), name, meaning));
       at += length;
-    }
-
-    private static String name(int function) {
-      return switch (function) {
-        case 1 -> "read coils";
-        case 2 -> "read discrete inputs";
-        case 3 -> "read holding registers";
-        case 4 -> "read input registers";
-        case 5 -> "write one coil";
-        case 6 -> "write one register";
-        case 15 -> "write coils";
-        case 16 -> "write registers";
-        case 22 -> "mask write register";
-        case 23 -> "write and read registers";
-        case 43 -> "encapsulated interface";
-        default -> "not spoken here";
-      };
     }
   }
 }

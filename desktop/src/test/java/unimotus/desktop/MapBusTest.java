@@ -1,0 +1,315 @@
+package unimotus.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.file.Files;
+import javafx.scene.control.CheckBox;
+import javafx.scene.control.ComboBox;
+import javafx.scene.control.Labeled;
+import javafx.scene.control.ListView;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.Reading;
+import unimotus.core.profile.ManualWords;
+import unimotus.core.profile.ManualWords.ControlMeaning;
+import unimotus.core.profile.ManualWords.StatusMeaning;
+import unimotus.desktop.map.BusFields;
+import unimotus.workbench.WorkStep;
+
+/** From a manual's page to evidence over the bus, in a real window. */
+class MapBusTest extends WindowTest {
+  private static final String FROM_ONE =
+      """
+      name,table,address,type,scale,unit,minimum,maximum,access
+      control word,holding register,1,bits 16,1,,0,65535,"read, write"
+      frequency reference,holding register,2,signed 16,0.01,Hz,-320,320,"read, write"
+      status word,input register,1,bits 16,1,,0,65535,read
+      output frequency,input register,2,signed 16,0.01,Hz,-320,320,read
+      shaft speed,input register,3,signed 16,1,rpm,-19200,19200,read
+      fault code,input register,6,unsigned 16,1,,0,65535,read
+      """;
+
+  @BeforeEach
+  void open() {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAP);
+        });
+    settle();
+  }
+
+  private void press(String query) {
+    interact(() -> lookup(query).query().requestFocus());
+    push(KeyCode.SPACE);
+    settle();
+  }
+
+  private void type(String field, String text) {
+    interact(() -> lookup(field).<TextInputControl>query().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.A);
+    write(text, 0);
+    push(KeyCode.ENTER);
+    settle();
+  }
+
+  private <T> void choose(String field, T value) {
+    interact(() -> lookup(field).<ComboBox<T>>query().setValue(value));
+    settle();
+  }
+
+  private boolean shows(String text) {
+    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
+        .tryQuery()
+        .isPresent();
+  }
+
+  private boolean says(String words) {
+    return lookup((Labeled l) -> words.equals(l.getText())).tryQuery().isPresent();
+  }
+
+  private FieldbusLink link() {
+    return desk.session().project().record("drum-drive").fieldbus();
+  }
+
+  /** A map from a CSV, its off-by-one, the stand-in, start, speed, evidence, fault, reset, back. */
+  @Test
+  void fromTheManualsPageToEvidence() throws Exception {
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#map-registers");
+    answers.file = folder.resolve("map.csv");
+    Files.writeString(answers.file, FROM_ONE);
+    press("#import-map");
+    assertThat(shows("all addresses are one off")).isTrue();
+
+    press("#map-live");
+    assertThat(shows("Reads the 6 registers of this drive")).isTrue();
+    type("#live-unit", "1");
+    press("#live-join");
+    waitUntil(() -> shows("illegal data address"));
+    press("#live-leave");
+    press("#map-registers");
+    press("#map-down");
+    assertThat(shows("all addresses are one off")).isFalse();
+
+    press("#map-live");
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    waitUntil(() -> shows("Terminal drive 4 kW, 1.0"));
+    press("#live-record");
+    assertThat(message(this)).contains("say who");
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-record");
+    assertThat(message(this)).contains("does not run");
+    press("#live-arm");
+    type("#live-reference", "10 Hz");
+    press("#live-start-forward");
+    waitUntil(() -> says("operation enabled"));
+    waitUntil(() -> says("10 Hz"));
+    press("#live-record");
+    assertThat(message(this)).contains("recorded: ref0.frequency, ref0.shaft");
+    type("#live-reference", "7 Hz");
+    press("#provoke-1");
+    waitUntil(() -> says("fault"));
+    press("#live-reset");
+    waitUntil(() -> says("switch on disabled"));
+    press("#live-hand-back");
+    waitUntil(() -> shows("handed back and checked"));
+    press("#live-leave");
+
+    assertThat(desk.session().project().readings())
+        .filteredOn(r -> r.axis().equals("rinse-drum"))
+        .filteredOn(r -> r.instrument().startsWith("fieldbus 127.0.0.1"))
+        .extracting(Reading::prediction, Reading::by)
+        .contains(
+            org.assertj.core.groups.Tuple.tuple("ref0.frequency", "A. Tester"),
+            org.assertj.core.groups.Tuple.tuple("ref0.shaft", "A. Tester"));
+    interact(() -> desk.show("rinse-drum", WorkStep.PROVE));
+    settle();
+    assertThat(shows("fieldbus 127.0.0.1")).as("the proof tells where it was read").isTrue();
+  }
+
+  /** The same over a serial port that exists only in this machine, found by asking. */
+  @Test
+  void unitBaudAndParityAreFoundByAsking() throws Exception {
+    press("#map-live");
+    BusFields.chooseSerial(this::choose);
+    press("#live-stand-ins");
+    BusFields.chooseBaud(this::choose, 9600);
+    press("#map-find");
+    type("#find-first", "2");
+    type("#find-last", "2");
+    press("#find-units");
+    waitUntil(() -> shows("Nobody answered"));
+    press("#find-line");
+    waitUntil(() -> shows("19200 baud, parity even, 1 stop unit 2"));
+    assertThat(shows("says: Unimotus stand-in, Pump drive")).isTrue();
+    press("#find-take-2");
+    assertThat(message(this)).contains("Live goes to /dev/pts/");
+    press("#map-live");
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    press("#live-leave");
+    assertThat(link().unit()).isEqualTo(2);
+  }
+
+  /** Two speeds of the display, and the register is found; into the map with one press. */
+  @Test
+  void whereAValueStandsIsFound() throws Exception {
+    press("#map-registers");
+    answers.file = folder.resolve("map.csv");
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#map-registers");
+    Files.writeString(answers.file, FROM_ONE);
+    press("#import-map");
+    press("#map-find");
+    type("#known-count", "8");
+    choose("#known-entry", "output frequency");
+    type("#known-shown", "0.00");
+    waitUntil(() -> shows("known 0, 8 registers from 0"));
+    assertThat(shows("two different known values")).isTrue();
+    type("#known-shown", "fast");
+    assertThat(message(this)).contains("'fast' is no number");
+    type("#known-count", "126");
+    press("#known-take");
+    assertThat(message(this)).contains("1 to 125");
+    type("#known-count", "8");
+
+    press("#map-live");
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#map-registers");
+    press("#map-down");
+    press("#map-live");
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    press("#live-arm");
+    type("#live-reference", "5 Hz");
+    press("#live-start-forward");
+    waitUntil(() -> says("5 Hz"));
+    press("#map-registers");
+    press("#map-up");
+    press("#map-find");
+    type("#known-shown", "5.00");
+    waitUntil(() -> shows("30002  signed 16 × 0.01"));
+    assertThat(shows("the map has it at 2, the known values stand at 1")).isTrue();
+    int row = BusFields.rowOf(this, "30002  unsigned 16 × 0.01");
+    press("#known-use-" + row);
+    assertThat(link().map().entry(RegisterRole.OUTPUT_FREQUENCY).orElseThrow().address())
+        .isEqualTo(1);
+    press("#map-live");
+    press("#live-leave");
+  }
+
+  /** The manual's list of bits, and the words it makes are tried out at once. */
+  @Test
+  void wordsAreEnteredBitByBit() {
+    press("#map-words");
+    press("#edit-words");
+    assertThat(shows("Not complete: no bit of the control word starts")).isTrue();
+    choose("#control-meaning-3", ControlMeaning.RUN.label());
+    type("#control-name-3", "start order");
+    choose("#control-meaning-8", ControlMeaning.RESET.label());
+    choose("#status-meaning-1", StatusMeaning.RUNNING.label());
+    choose("#status-meaning-2", StatusMeaning.FAULT.label());
+    assertThat(shows("Complete: a word can be read")).isTrue();
+    assertThat(link().profile()).isEqualTo(ManualWords.NAME);
+    assertThat(link().words().control().get(0).name()).isEqualTo("start order");
+    press("#words-back");
+    type("#status-word", "0x0004");
+    assertThat(says("fault")).isTrue();
+    press("#want-start-forward");
+    assertThat(shows("0x0100  reset, then wait for ready")).isTrue();
+    assertThat(shows("0x0008  run, then wait for running")).isTrue();
+    press("#edit-words");
+    choose("#control-meaning-8", "–");
+    assertThat(link().words().control()).hasSize(1);
+    interact(() -> desk.session().undo());
+    settle();
+    assertThat(link().words().control()).hasSize(2);
+  }
+
+  @Test
+  void aRegisterIsEnteredByHand() {
+    press("#map-registers");
+    press("#map-add");
+    type("#register-name", "status word");
+    choose("#register-table", unimotus.core.fieldbus.RegisterTable.INPUT_REGISTER);
+    type("#register-address-from-0", "99");
+    choose("#register-type", RegisterType.BITS_16);
+    choose("#register-role", RegisterRole.STATUS_WORD);
+    type("#register-address-from-0", "70000");
+    assertThat(message(this)).contains("'70000'").contains("65536");
+    assertThat(shows("30100")).isTrue();
+    assertThat(link().map().entry(RegisterRole.STATUS_WORD).orElseThrow().address()).isEqualTo(99);
+    press("#map-add");
+    type("#register-name", "status word");
+    assertThat(message(this)).contains("there is a register 'status word' already");
+    press("#register-remove");
+    assertThat(link().map().entries()).hasSize(1);
+    assertThat(shows("When the link is lost")).isTrue();
+    assertThat(shows("no time-out of its link")).isTrue();
+  }
+
+  /** A frame is composed, kept, written as a capture and read again. */
+  @Test
+  void framesAreComposedAndCaptured() throws Exception {
+    press("#map-frames");
+    choose("#compose-function", 16);
+    type("#compose-unit", "17");
+    type("#compose-address", "1");
+    type("#compose-values", "10, 0x0102");
+    String hex = lookup("#frame-hex").<TextInputControl>query().getText();
+    // Modbus Application Protocol V1.1b3, 6.12, worked example (from memory).
+    assertThat(hex).endsWith("11 10 00 01 00 02 04 00 0A 01 02");
+    press("#capture-add");
+    type("#compose-values", "70000");
+    assertThat(shows("value must be 0 to 65535, not 70000")).isTrue();
+    interact(
+        () -> {
+          lookup("#frame-hex")
+              .<TextInputControl>query()
+              .setText("00 01 00 00 00 06 11 10 00 01 00 02");
+          lookup("#frame-answer").<CheckBox>query().setSelected(true);
+        });
+    press("#capture-add");
+    answers.file = folder.resolve("two.pcap");
+    press("#capture-write");
+    assertThat(message(this)).contains("2 frames written");
+    press("#capture-clear");
+    assertThat(lookup("#capture-frames").<ListView<?>>query().getItems()).isEmpty();
+    press("#capture-read");
+    assertThat(shows("2 frames in 2 packets")).isTrue();
+    interact(() -> lookup("#capture-frames").<ListView<?>>query().getSelectionModel().select(1));
+    settle();
+    assertThat(shows("so many were written")).isTrue();
+    Files.writeString(answers.file, "no capture");
+    press("#capture-read");
+    assertThat(message(this)).contains("two.pcap").contains("neither as pcap nor as pcapng");
+  }
+
+  @Test
+  void theControllersSideIsWritten() throws Exception {
+    press("#map-controller");
+    assertThat(shows("no register of Rinse drum has the role 'control word'")).isTrue();
+    press("#map-registers");
+    press("#map-stand-in");
+    press("#map-controller");
+    String text = lookup("#controller-text").<TextInputControl>query().getText();
+    assertThat(text).contains("FUNCTION_BLOCK Drive_Rinse_drum").contains("END_FUNCTION_BLOCK");
+    answers.file = folder.resolve("drum.xml");
+    press("#controller-write");
+    assertThat(Files.readString(answers.file)).contains("http://www.plcopen.org/xml/tc6_0201");
+    answers.file = folder.resolve("drum.csv");
+    press("#controller-write");
+    assertThat(Files.readString(answers.file)).contains("frequency_reference,signed 16");
+    press("#controller-copy");
+    assertThat(message(this)).contains("clipboard");
+  }
+}

@@ -1,0 +1,59 @@
+package unimotus.devices.modbus;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import java.util.HexFormat;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/**
+ * Requests put together from a form. Messages are the worked examples of Modbus Application
+ * Protocol V1.1b3, section 6 (from memory).
+ */
+class ComposedTest {
+  private static final HexFormat HEX = HexFormat.ofDelimiter(" ").withUpperCase();
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "1  | 19  | 19 | ''                  | 0 | 01 00 13 00 13",
+        "2  | 196 | 22 | ''                  | 0 | 02 00 C4 00 16",
+        "3  | 107 | 3  | ''                  | 0 | 03 00 6B 00 03",
+        "4  | 8   | 1  | ''                  | 0 | 04 00 08 00 01",
+        "5  | 172 | 0  | 1                   | 0 | 05 00 AC FF 00",
+        "6  | 1   | 0  | 3                   | 0 | 06 00 01 00 03",
+        "15 | 19  | 0  | 1 0 1 1 0 0 1 1 1 0 | 0 | 0F 00 13 00 0A 02 CD 01",
+        "16 | 1   | 0  | 10, 0x0102          | 0 | 10 00 01 00 02 04 00 0A 01 02",
+        "22 | 4   | 0  | 0xF2;0x25           | 0 | 16 00 04 00 F2 00 25",
+        "23 | 14  | 6  | 255 255 255         | 3 | 17 00 03 00 06 00 0E 00 03 06 00 FF 00 FF 00 FF",
+        "43 | 0   | 1  | ''                  | 0 | 2B 0E 01 00"
+      })
+  void theExamplesOfTheSpecification(
+      int function, int address, int count, String values, int readAddress, String hex) {
+    Request request =
+        Composed.request(function, address, count, Composed.values(values), readAddress);
+    assertThat(HEX.formatHex(request.bytes())).isEqualTo(hex);
+    byte[] serial = Composed.frame(true, 0, 17, request);
+    assertThat(Crc16.of(serial, serial.length)).as("the check over frame and check").isZero();
+    ExplainedFrame explained = ExplainedFrame.of(Composed.frame(false, 258, 17, request), false);
+    assertThat(explained.fault()).isEmpty();
+    assertThat(explained.unit()).isEqualTo(17);
+    assertThat(explained.function()).isEqualTo(ExplainedFrame.functionName(function));
+  }
+
+  @Test
+  void whatIsOutsideTheProtocolIsNamed() {
+    assertThatThrownBy(() -> Composed.request(3, 0, 126, List.of(), 0)).hasMessageContaining("126");
+    assertThatThrownBy(() -> Composed.request(6, 0, 0, List.of(1, 2), 0))
+        .hasMessageContaining("function 6 takes 1 value, not 2");
+    assertThatThrownBy(() -> Composed.request(8, 0, 0, List.of(), 0))
+        .hasMessageContaining("function 8");
+    assertThatThrownBy(() -> Composed.values("1, two")).hasMessageContaining("'two'");
+    assertThatThrownBy(() -> Composed.frame(true, 0, 248, new Request.Read(3, 0, 1)))
+        .hasMessageContaining("248");
+  }
+}
