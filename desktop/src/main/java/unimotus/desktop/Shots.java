@@ -5,19 +5,41 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.List;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
 import javafx.scene.control.Button;
+import javafx.scene.control.TextField;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.profile.ManualWords;
+import unimotus.core.profile.ManualWords.ControlBit;
+import unimotus.core.profile.ManualWords.ControlMeaning;
+import unimotus.core.profile.ManualWords.StatusBit;
+import unimotus.core.profile.ManualWords.StatusMeaning;
 import unimotus.desktop.kit.Picture;
 import unimotus.desktop.shell.Shell;
+import unimotus.workbench.SetUpEdits;
 import unimotus.workbench.WorkStep;
 
 /** Takes a picture of every main view, made from the demo line, and ends the program. */
 final class Shots {
+  /** Words as a manual might list them. */
+  private static final ManualWords FROM_A_MANUAL =
+      new ManualWords(
+          List.of(
+              new ControlBit(0, ControlMeaning.RUN, "start"),
+              new ControlBit(1, ControlMeaning.REVERSE, "backward"),
+              new ControlBit(7, ControlMeaning.RESET, "clear fault"),
+              new ControlBit(10, ControlMeaning.ALWAYS_SET, "control by link")),
+          List.of(
+              new StatusBit(0, StatusMeaning.READY, "ready"),
+              new StatusBit(2, StatusMeaning.RUNNING, "motor on"),
+              new StatusBit(3, StatusMeaning.FAULT, "fault"),
+              new StatusBit(8, StatusMeaning.AT_REFERENCE, "at speed")));
+
   private static final Duration SETTLE = Duration.millis(500);
 
   private record Shot(String name, Consumer<Desk> pose) {}
@@ -72,11 +94,24 @@ final class Shots {
     waiting.add(pressed("words-sent", "#send-next"));
     waiting.add(
         new Shot(
+            "words-manual",
+            d -> {
+              d.apply(
+                  SetUpEdits.fieldbus(
+                      "drum-drive", "enter words", f -> f.withWords(FROM_A_MANUAL)));
+              press("#edit-words");
+            }));
+    waiting.add(
+        new Shot(
             "registers",
             d -> {
+              d.session().undo();
+              press("#words-back");
               press("#map-registers");
               press("#map-stand-in");
             }));
+    waiting.add(pressed("register", "#register-row-1"));
+    waiting.add(pressed("controller", "#map-controller"));
     waiting.add(
         new Shot(
             "frames",
@@ -84,6 +119,7 @@ final class Shots {
               d.session().undo();
               d.say("");
               press("#map-frames");
+              type("#compose-count", "3");
             }));
     waiting.add(
         new Shot(
@@ -92,6 +128,13 @@ final class Shots {
               press("#map-live");
               press("#live-stand-ins");
               press("#live-join");
+            }));
+    waiting.add(
+        new Shot(
+            "find",
+            d -> {
+              press("#map-find");
+              press("#find-units");
             }));
     waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
@@ -132,6 +175,12 @@ final class Shots {
   private void press(String button) {
     if (stage.getScene().lookup(button) instanceof Button pressed) {
       pressed.fire();
+    }
+  }
+
+  private void type(String field, String text) {
+    if (stage.getScene().lookup(field) instanceof TextField typed) {
+      typed.setText(text);
     }
   }
 

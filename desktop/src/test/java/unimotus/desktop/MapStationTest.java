@@ -78,7 +78,10 @@ class MapStationTest extends WindowTest {
     assertThat(message(this)).contains("'all' is no word");
 
     interact(
-        () -> lookup("#profile").<ComboBox<Object>>query().setValue(DriveProfiles.RUN_AND_STOP.name()));
+        () ->
+            lookup("#profile")
+                .<ComboBox<Object>>query()
+                .setValue(DriveProfiles.RUN_AND_STOP.name()));
     settle();
     press("#want-start-reverse");
     assertThat(shows("0x0013  run, then wait for running")).isTrue();

@@ -227,7 +227,7 @@ public final class WordMachine {
     WordState at = from;
     for (WordTransition transition : path) {
       WordCommand command = profile.command(String.valueOf(transition.command()));
-      int word = command.put(direction(intent, last) | profile.extras());
+      int word = command.put(direction(intent, last) & ~pulses() | profile.extras());
       if (command.onEdge() && command.isIn(last)) {
         // The bits have to leave before they can come again.
         int rest = word & ~command.mask() | ~command.value() & command.mask();
@@ -238,6 +238,14 @@ public final class WordMachine {
       last = word;
     }
     return steps;
+  }
+
+  /** The bits that count only when they come: they go again with the next word. */
+  private int pulses() {
+    return profile.commands().stream()
+        .filter(WordCommand::onEdge)
+        .mapToInt(WordCommand::value)
+        .reduce(0, (a, b) -> a | b);
   }
 
   private int direction(Intent intent, int word) {

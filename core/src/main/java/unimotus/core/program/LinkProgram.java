@@ -88,8 +88,8 @@ public final class LinkProgram {
                 axis.axis().name(), axis.driveSheet().name(), axis.record().fieldbus().unit()),
         "Words: %s (%s)".formatted(profile.name(), profile.source()),
         "Written from the project; change it there and write it again.",
-        "A fieldbus is no stop circuit: emergency stop and guards act on the drive by wires."
-            + " The risk assessment and local codes decide.");
+        "A fieldbus is no stop circuit: emergency stop and guards act on the drive by wires.",
+        "The risk assessment and local codes decide.");
   }
 
   private List<Variable> inputs(RegisterEntry status) {

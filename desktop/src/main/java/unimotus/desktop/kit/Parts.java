@@ -36,6 +36,13 @@ public final class Parts {
     return label;
   }
 
+  /** A label that wraps and takes no room while it says nothing. */
+  public static Label passing(String... styles) {
+    Label label = prose("", styles);
+    label.managedProperty().bind(label.textProperty().isNotEmpty());
+    return label;
+  }
+
   /** A button with a word on it. */
   public static Button action(String id, String text, Runnable does) {
     Button button = new Button(text);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
+import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -38,10 +39,12 @@ final class CaptureCard extends VBox {
     ListView<Frame> list = new ListView<>(frames);
     list.setId("capture-frames");
     list.setCellFactory(v -> new Line());
-    list.setPlaceholder(
+    Label empty =
         Parts.prose(
             "Read a capture of a network analyser (pcap or pcapng, port 502), or add frames from above.",
-            "ink-label"));
+            "ink-label");
+    empty.setPadding(new Insets(12));
+    list.setPlaceholder(empty);
     list.getSelectionModel()
         .selectedItemProperty()
         .addListener(

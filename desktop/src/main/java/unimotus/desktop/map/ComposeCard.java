@@ -27,7 +27,7 @@ final class ComposeCard extends VBox {
   private final TextField values = field("compose-values", "values", "1");
   private final TextField readAddress = field("compose-read-address", "read address", "0");
   private final HBox row = Parts.row(6);
-  private final Label trouble = Parts.prose("", "ink-attention");
+  private final Label trouble = Parts.passing("ink-attention");
   private int function = 3;
   private String framing = TCP;
 

@@ -25,7 +25,7 @@ final class ControllerPane extends VBox {
   private final Desk desk;
   private final Function<RegisterMap, LinkWatch> watch;
   private final TextArea text = new TextArea();
-  private final Label said = Parts.prose("", "ink-attention");
+  private final Label said = Parts.passing("ink-attention");
 
   /**
    * The pane.

@@ -5,7 +5,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.application.Platform;
+import javafx.beans.binding.Bindings;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.KnownValue;
@@ -70,6 +72,9 @@ final class KnownValuesCard extends VBox {
               draw();
             });
     entries.setId("known-entry");
+    HBox which = Parts.row(8, Parts.label("It is the map's", "ink-label"), entries);
+    which.visibleProperty().bind(Bindings.isNotEmpty(entries.getItems()));
+    which.managedProperty().bind(which.visibleProperty());
     shown.setPromptText("25.0");
     shown.setOnAction(e -> take());
     known.setId("known-values");
@@ -94,7 +99,7 @@ final class KnownValuesCard extends VBox {
                 Parts.primary("known-take", "Take it", this::take),
                 Parts.quiet("known-clear", "begin anew", this::clear)),
             known,
-            Parts.row(8, Parts.label("It is the map's", "ink-label"), entries),
+            which,
             Parts.scrolling(fits));
   }
 
@@ -242,7 +247,7 @@ final class KnownValuesCard extends VBox {
             Parts.prose(String.join("\n", fit.evidence()), "ink-sum"));
     chosen.ifPresent(
         e ->
-            ((javafx.scene.layout.HBox) row.getChildren().get(0))
+            ((HBox) row.getChildren().get(0))
                 .getChildren()
                 .add(
                     Parts.quiet(

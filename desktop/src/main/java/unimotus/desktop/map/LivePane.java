@@ -1,6 +1,8 @@
 package unimotus.desktop.map;
 
+import java.util.ArrayDeque;
 import java.util.ArrayList;
+import java.util.Deque;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -40,6 +42,7 @@ import unimotus.workbench.live.Sample;
 final class LivePane extends HBox {
   private static final int POLL_MILLISECONDS = 200;
   private static final int LOG_LINES = 12;
+  private static final int STEADY_SAMPLES = 6;
 
   private final Desk desk;
   private final RouteFields where = new RouteFields();
@@ -56,7 +59,9 @@ final class LivePane extends HBox {
   /** Looked at at the end of the program too. */
   private volatile @Nullable LiveWatch watch;
 
-  private @Nullable Sample last;
+  /** The last second and a bit. */
+  private final Deque<Sample> recent = new ArrayDeque<>();
+
   private String shownFor = "";
 
   LivePane(Desk desk) {
@@ -255,7 +260,7 @@ final class LivePane extends HBox {
   private void leave() {
     LiveWatch old = watch;
     watch = null;
-    last = null;
+    recent.clear();
     desk.armed().set(null);
     readout.begin();
     if (old != null) {
@@ -277,7 +282,10 @@ final class LivePane extends HBox {
   }
 
   private void show(LiveLink from, Sample sample) {
-    last = sample;
+    recent.addLast(sample);
+    if (recent.size() > STEADY_SAMPLES) {
+      recent.removeFirst();
+    }
     readout.show(from, sample);
     List<String> written = from.log();
     log.getChildren().clear();
@@ -292,7 +300,7 @@ final class LivePane extends HBox {
 
   private void record() {
     LiveWatch now = watch;
-    Sample sample = last;
+    Sample sample = recent.peekLast();
     Optional<Evidence> evidence = desk.evidence();
     if (now == null || sample == null) {
       desk.refuse("join a drive first");
@@ -305,7 +313,7 @@ final class LivePane extends HBox {
     try {
       List<Reading> readings =
           new BusReadings(evidence.get())
-              .of(sample, now.link().target(), who.getText(), desk.clock());
+              .of(recent.getFirst(), sample, now.link().target(), who.getText(), desk.clock());
       readings.forEach(r -> desk.apply(Edits.reading(r)));
       desk.say(
           "recorded: " + String.join(", ", readings.stream().map(Reading::prediction).toList()));

@@ -26,7 +26,7 @@ final class ReadoutSheet extends VBox {
   private final Desk desk;
   private final Label state = Parts.label("not joined", "ink-big");
   private final Label who = Parts.label("", "ink-caption");
-  private final Label trouble = Parts.prose("", "ink-attention");
+  private final Label trouble = Parts.passing("ink-attention");
   private final GridPane values = new GridPane();
   private final Plot trend = new Plot("Output frequency", "s", "Hz");
   private final Deque<double[]> samples = new ArrayDeque<>();

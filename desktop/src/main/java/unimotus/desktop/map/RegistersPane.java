@@ -124,7 +124,7 @@ final class RegistersPane extends HBox {
     for (Notation each : Notation.values()) {
       words.add(each.label());
     }
-    words.addAll(List.of("type", "one step", "role"));
+    words.addAll(List.of("type", "one step"));
     for (int i = 0; i < words.size(); i++) {
       table.add(whole(Parts.label(words.get(i), "ink-caption")), i, 0);
     }
@@ -135,7 +135,14 @@ final class RegistersPane extends HBox {
     Button name =
         Parts.quiet("register-row-" + (row - 1), entry.name(), () -> choose(entry.name()));
     name.getStyleClass().add(doubtful ? "ink-attention" : "ink-strong");
-    table.add(name, column++, row);
+    // The role is told where the name does not tell it.
+    boolean told = RegisterRole.ofName(entry.name()) == entry.role();
+    table.add(
+        told
+            ? name
+            : Parts.column(0, name, Parts.label("  as " + entry.role().label(), "ink-caption")),
+        column++,
+        row);
     for (Notation each : Notation.values()) {
       Label address = Parts.label(each.write(entry.table(), entry.address()));
       table.add(whole(address), column++, row);
@@ -143,9 +150,7 @@ final class RegistersPane extends HBox {
     String order = entry.type().words() > 1 ? " " + entry.order() : "";
     table.add(whole(Parts.label(entry.type().label() + order, "ink-label")), column++, row);
     String step = "%s %s".formatted(desk.units().format().number(entry.scale()), entry.unit());
-    table.add(whole(Parts.label(step, "ink-label")), column++, row);
-    String role = entry.role() == RegisterRole.NONE ? "" : entry.role().label();
-    table.add(whole(Parts.label(role, "ink-label")), column, row);
+    table.add(whole(Parts.label(step, "ink-label")), column, row);
   }
 
   /** An address cut short is another address. */

@@ -2,8 +2,11 @@ package unimotus.desktop.map;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -34,7 +37,7 @@ final class RouteFields extends VBox {
     }
   }
 
-  private final TextField host = field("live-host", "address", "127.0.0.1", 11);
+  private final TextField host = field("live-host", "address", "127.0.0.1", 9);
   private final TextField port = field("live-port", "port", "502", 5);
   private final TextField device = field("live-device", "serial port", "/dev/ttyUSB0", 12);
   private final TextField unit = field("live-unit", "unit number", "1", 3);
@@ -88,19 +91,25 @@ final class RouteFields extends VBox {
   private void show(Way next) {
     way = next;
     ways.show(next);
-    List<javafx.scene.Node> nodes = new ArrayList<>(List.of(ways));
+    List<Node> nodes = new ArrayList<>(List.of(ways));
     if (next == Way.SERIAL) {
       nodes.add(device);
     } else {
-      nodes.addAll(List.of(host, Parts.label("port", "ink-label"), port));
+      nodes.addAll(List.of(host, word("port"), port));
     }
-    nodes.addAll(List.of(Parts.label("unit", "ink-label"), unit));
+    nodes.addAll(List.of(word("unit"), unit));
     first.getChildren().setAll(nodes);
     second.getChildren().clear();
     if (next == Way.SERIAL) {
       second.getChildren().addAll(bauds, parities, stops);
     }
     second.setManaged(next == Way.SERIAL);
+  }
+
+  private static Label word(String text) {
+    Label label = Parts.label(text, "ink-label");
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    return label;
   }
 
   private void set(SerialSettings next) {

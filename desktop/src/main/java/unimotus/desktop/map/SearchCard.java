@@ -7,6 +7,7 @@ import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
@@ -30,6 +31,8 @@ final class SearchCard extends VBox {
   private final TextField last = field("find-last", "last unit", "247");
   private final ProgressBar progress = new ProgressBar(0);
   private final Label asked = Parts.label("", "ink-caption");
+  private final HBox waiting;
+  private final Label said = Parts.passing("ink-attention");
   private final VBox found = Parts.column(4);
   private AtomicBoolean ended = new AtomicBoolean(true);
 
@@ -46,7 +49,10 @@ final class SearchCard extends VBox {
     this.take = take;
     found.setId("find-found");
     progress.setPrefWidth(160);
-    progress.setVisible(false);
+    waiting =
+        Parts.row(8, progress, Parts.quiet("find-stop", "stop", () -> ended.set(true)), asked);
+    waiting.setVisible(false);
+    waiting.managedProperty().bind(waiting.visibleProperty());
     getChildren()
         .addAll(
             Parts.label("Who is there?", "ink-title"),
@@ -61,7 +67,8 @@ final class SearchCard extends VBox {
                 last,
                 Parts.primary("find-units", "Ask them", () -> search(false)),
                 Parts.action("find-line", "Try baud and parity", () -> search(true))),
-            Parts.row(8, progress, Parts.quiet("find-stop", "stop", () -> ended.set(true)), asked),
+            waiting,
+            said,
             Parts.scrolling(found));
   }
 
@@ -106,7 +113,8 @@ final class SearchCard extends VBox {
     AtomicBoolean over = new AtomicBoolean();
     ended = over;
     found.getChildren().clear();
-    progress.setVisible(true);
+    said.setText("");
+    waiting.setVisible(true);
     int wait = route instanceof Route.Tcp ? NETWORK_MILLISECONDS : SERIAL_MILLISECONDS;
     DeviceSearch search =
         new DeviceSearch(wait, (done, all, now) -> tell(over, done, all, now), over::get);
@@ -143,8 +151,8 @@ final class SearchCard extends VBox {
       return;
     }
     of.set(true);
-    progress.setVisible(false);
-    asked.setText(result.trouble());
+    waiting.setVisible(false);
+    said.setText(result.trouble());
     found.getChildren().clear();
     for (Found one : result.found()) {
       found.getChildren().add(row(one));

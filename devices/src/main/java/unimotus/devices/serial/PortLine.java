@@ -9,6 +9,7 @@ import java.util.List;
 /** A serial port of this machine. */
 public final class PortLine implements Line {
   private static final int DATA_BITS = 8;
+  private static final String PSEUDO_TERMINALS = "/dev/pts/";
 
   private final SerialPort port;
   private final String name;
@@ -32,13 +33,14 @@ public final class PortLine implements Line {
   public static PortLine open(String name, SerialSettings settings) throws IOException {
     try {
       SerialPort port = SerialPort.getCommPort(name);
-      port.setComPortParameters(
-          settings.baud(), DATA_BITS, stopBits(settings), parity(settings.parity()));
+      // A pseudo-terminal has no parity bit; asking for one is refused by the system.
+      Parity parity = name.startsWith(PSEUDO_TERMINALS) ? Parity.NONE : settings.parity();
+      port.setComPortParameters(settings.baud(), DATA_BITS, stopBits(settings), parity(parity));
       port.setFlowControl(SerialPort.FLOW_CONTROL_DISABLED);
       if (!port.openPort()) {
         throw new IOException(
-            "serial port %s cannot be opened: is another program on it, may you use it?"
-                .formatted(name));
+            "serial port %s cannot be opened (error %d): is another program on it, may you use it?"
+                .formatted(name, port.getLastErrorCode()));
       }
       return new PortLine(port, name);
     } catch (SerialPortInvalidPortException none) {

@@ -25,6 +25,8 @@ import unimotus.workbench.Evidence;
  * drive runs at one of the references that are predicted.
  */
 public final class BusReadings {
+  private static final double STEADY_HERTZ = 0.05;
+
   private final Evidence evidence;
   private final SpeedScale speeds;
 
@@ -40,11 +42,12 @@ public final class BusReadings {
   /**
    * What a sample proves.
    *
+   * @param earlier a sample of about a second before: what still moves proves nothing
    * @param target where it was read, told as the instrument
    * @param by who looks
    * @throws IllegalArgumentException where it proves nothing, saying why
    */
-  public List<Reading> of(Sample sample, Target target, String by, Clock clock) {
+  public List<Reading> of(Sample earlier, Sample sample, Target target, String by, Clock clock) {
     if (by.isBlank()) {
       throw new IllegalArgumentException("say who takes the reading");
     }
@@ -56,6 +59,12 @@ public final class BusReadings {
     double commanded = hertz(sample, RegisterRole.REFERENCE).orElseThrow(() -> none("reference"));
     double output =
         hertz(sample, RegisterRole.OUTPUT_FREQUENCY).orElseThrow(() -> none("output frequency"));
+    double before = hertz(earlier, RegisterRole.OUTPUT_FREQUENCY).orElse(output);
+    if (Math.abs(output - before) > STEADY_HERTZ) {
+      throw new IllegalArgumentException(
+          "the drive is still on its way, %s to %s Hz: wait until it is steady"
+              .formatted(QuantityFormat.PLAIN.number(before), QuantityFormat.PLAIN.number(output)));
+    }
     int percent = percent(commanded);
     String instrument = "fieldbus %s".formatted(target);
     List<Reading> readings = new ArrayList<>();

@@ -107,7 +107,8 @@ class OwnMapTest {
     }
     assertThat(sample.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow())
         .isCloseTo(30, within(0.01));
-    List<Reading> taken = readings.of(sample, link.target(), "A. Tester", Clock.systemUTC());
+    List<Reading> taken =
+        readings.of(sample, sample, link.target(), "A. Tester", Clock.systemUTC());
     assertThat(taken)
         .extracting(Reading::prediction)
         .containsExactly("ref50.frequency", "ref50.shaft");
@@ -125,16 +126,25 @@ class OwnMapTest {
 
     link.want(Intent.STOP);
     Sample stopped = link.read();
-    assertThatThrownBy(() -> readings.of(stopped, link.target(), "A. Tester", Clock.systemUTC()))
+    assertThatThrownBy(
+            () -> readings.of(stopped, stopped, link.target(), "A. Tester", Clock.systemUTC()))
         .hasMessageContaining("does not run (ready)");
-    assertThatThrownBy(() -> readings.of(stopped, link.target(), " ", Clock.systemUTC()))
+    assertThatThrownBy(() -> readings.of(stopped, stopped, link.target(), " ", Clock.systemUTC()))
         .hasMessageContaining("who");
     link.reference(33);
     link.want(Intent.START_FORWARD);
     Sample between = link.read();
-    assertThatThrownBy(() -> readings.of(between, link.target(), "A. Tester", Clock.systemUTC()))
+    assertThatThrownBy(
+            () -> readings.of(between, between, link.target(), "A. Tester", Clock.systemUTC()))
         .hasMessageContaining("16.501 Hz is commanded")
         .hasMessageContaining("9.9976, 19.995, 30.005, 40.002, 50");
+    Sample first = link.read();
+    link.reference(80);
+    Thread.sleep(100);
+    Sample moving = link.read();
+    assertThatThrownBy(
+            () -> readings.of(first, moving, link.target(), "A. Tester", Clock.systemUTC()))
+        .hasMessageContaining("still on its way");
     link.handBack();
   }
 
