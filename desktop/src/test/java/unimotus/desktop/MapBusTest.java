@@ -125,6 +125,8 @@ class MapBusTest extends WindowTest {
           interact(() -> lookup("#live-record").<javafx.scene.control.Button>query().fire());
           return message(this).contains("recorded: ref0.frequency, ref0.shaft");
         });
+    press("#trend-4");
+    waitUntil(() -> lookup("shaft speed, rpm").tryQuery().isPresent());
     type("#live-reference", "7 Hz");
     press("#provoke-1");
     waitUntil(() -> says("fault"));
@@ -133,6 +135,11 @@ class MapBusTest extends WindowTest {
     press("#live-hand-back");
     waitUntil(() -> shows("handed back and checked"));
     press("#live-leave");
+    press("#map-frames");
+    press("#capture-live");
+    ListView<?> frames = lookup("#capture-frames").query();
+    assertThat(frames.getItems().size()).as("every frame went by").isGreaterThan(40);
+    press("#map-live");
 
     assertThat(desk.session().project().readings())
         .filteredOn(r -> r.axis().equals("rinse-drum"))

@@ -144,6 +144,33 @@ class MapStationTest extends WindowTest {
     assertThat(shows("not joined")).isTrue();
   }
 
+  /** A time-out set over the bus, a refusal for a wrong word, a busy device: each in words. */
+  @Test
+  void registersAreSetAndRefusalsAreTold() throws Exception {
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> shows("switch on disabled"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    type("#live-other-value", "2.5");
+    press("#live-set");
+    waitUntil(() -> says("2.5 s"));
+    type("#live-other-value", "61");
+    press("#live-set");
+    waitUntil(() -> message(this).contains("illegal data value"));
+    type("#live-other-value", "soon");
+    press("#live-set");
+    assertThat(message(this)).contains("link time-out: 'soon' is no number");
+    press("#trouble-busy");
+    waitUntil(() -> shows("server device busy"));
+    press("#trouble-none");
+    waitUntil(() -> !shows("server device busy"));
+    press("#live-hand-back");
+    waitUntil(() -> shows("handed back and checked"));
+    press("#live-leave");
+  }
+
   /** A stand-in that falls silent is told with its address, and comes back by itself. */
   @Test
   void aSilentDriveIsToldAndComesBack() throws Exception {

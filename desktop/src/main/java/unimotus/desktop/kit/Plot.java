@@ -38,7 +38,7 @@ public final class Plot extends Pane {
   /** A point that was measured. */
   public record Point(double x, double y) {}
 
-  private final String title;
+  private String title;
   private final String xUnit;
   private String yUnit;
   private final Rectangle ground = new Rectangle();
@@ -109,6 +109,14 @@ public final class Plot extends Pane {
   /** How numbers are written. */
   public void setFormat(QuantityFormat next) {
     format = next;
+    requestLayout();
+  }
+
+  /** Another title and unit of the values. */
+  public void heading(String nextTitle, String nextUnit) {
+    title = nextTitle;
+    setAccessibleText(nextTitle);
+    yUnit = nextUnit;
     requestLayout();
   }
 

@@ -1,10 +1,10 @@
 package unimotus.desktop.map;
 
 import java.io.IOException;
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.function.BiConsumer;
+import java.util.function.Supplier;
 import javafx.collections.FXCollections;
 import javafx.collections.ObservableList;
 import javafx.geometry.Insets;
@@ -31,9 +31,10 @@ final class CaptureCard extends VBox {
   /**
    * A card.
    *
+   * @param live gives the frames of the last link under Live
    * @param show receives the bytes of the frame that is chosen, and whether it is an answer
    */
-  CaptureCard(Desk desk, BiConsumer<String, Boolean> show) {
+  CaptureCard(Desk desk, Supplier<List<Frame>> live, BiConsumer<String, Boolean> show) {
     super(6);
     this.desk = desk;
     ListView<Frame> list = new ListView<>(frames);
@@ -60,6 +61,7 @@ final class CaptureCard extends VBox {
                 8,
                 Parts.label("Capture", "ink-strong"),
                 Parts.action("capture-read", "Read one", this::read),
+                Parts.quiet("capture-live", "take Live's", () -> take(live.get())),
                 Parts.quiet("capture-write", "write it", this::write),
                 Parts.quiet("capture-clear", "empty it", this::clear),
                 said),
@@ -88,11 +90,16 @@ final class CaptureCard extends VBox {
   /** Adds a frame after the last one. */
   void add(byte[] bytes, boolean answer) {
     double at = frames.isEmpty() ? 0 : frames.get(frames.size() - 1).seconds() + SECONDS_BETWEEN;
-    List<Byte> all = new ArrayList<>();
-    for (byte one : bytes) {
-      all.add(one);
+    frames.add(Frame.of(at, answer, bytes));
+    said.setText("%d frames".formatted(frames.size()));
+  }
+
+  private void take(List<Frame> recorded) {
+    if (recorded.isEmpty()) {
+      desk.refuse("nothing went by under Live yet");
+      return;
     }
-    frames.add(new Frame(at, "", "", answer, all));
+    frames.setAll(recorded);
     said.setText("%d frames".formatted(frames.size()));
   }
 

@@ -1,5 +1,7 @@
 package unimotus.desktop.map;
 
+import java.util.List;
+import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextArea;
@@ -11,6 +13,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.ExplainedFrame;
 import unimotus.devices.modbus.FramePart;
+import unimotus.workbench.live.Captures;
 
 /** Frames composed, pasted from anywhere or read from a capture, with every byte explained. */
 final class FramesPane extends HBox {
@@ -21,7 +24,12 @@ final class FramesPane extends HBox {
   private final Desk desk;
   private final CaptureCard capture;
 
-  FramesPane(Desk desk) {
+  /**
+   * The pane.
+   *
+   * @param live gives the frames of the last link under Live
+   */
+  FramesPane(Desk desk, Supplier<List<Captures.Frame>> live) {
     super(14);
     this.desk = desk;
     setPadding(new Insets(12, 16, 12, 16));
@@ -36,7 +44,7 @@ final class FramesPane extends HBox {
     parts.setHgap(18);
     parts.setVgap(5);
     parts.setId("frame-parts");
-    capture = new CaptureCard(desk, this::show);
+    capture = new CaptureCard(desk, live, this::show);
     VBox left =
         new VBox(
             10,

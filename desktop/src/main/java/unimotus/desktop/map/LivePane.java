@@ -33,6 +33,8 @@ import unimotus.devices.drive.DriveRegisters;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.live.BusReadings;
+import unimotus.workbench.live.Captures;
+import unimotus.workbench.live.FrameRecorder;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
 import unimotus.workbench.live.NotDone;
@@ -50,6 +52,9 @@ final class LivePane extends HBox {
   private final HBox referenceRow = Parts.row(8);
   private final ChoiceField<WordProfile> profiles;
   private final Label mapSaid = Parts.prose("", "ink-caption");
+  private final ChoiceField<String> others =
+      new ChoiceField<>("register to write", List.of(), n -> n, n -> {});
+  private final TextField other = new TextField("0");
   private final VBox log = Parts.column(1);
   private final ReadoutSheet readout;
 
@@ -58,6 +63,8 @@ final class LivePane extends HBox {
 
   /** Looked at at the end of the program too. */
   private volatile @Nullable LiveWatch watch;
+
+  private FrameRecorder recorder = new FrameRecorder(System::nanoTime);
 
   /** The last second and a bit. */
   private final Deque<Sample> recent = new ArrayDeque<>();
@@ -71,6 +78,11 @@ final class LivePane extends HBox {
     profiles = new ChoiceField<>("words", DriveProfiles.all(), WordProfile::name, p -> profile = p);
     profiles.setId("live-profile");
     profiles.show(profile);
+    others.setId("live-other");
+    others.setPrefWidth(170);
+    other.setId("live-other-value");
+    other.setAccessibleText("value to write");
+    other.setPrefColumnCount(5);
     who.setId("live-who");
     who.setAccessibleText("your name");
     who.setPrefColumnCount(12);
@@ -92,6 +104,11 @@ final class LivePane extends HBox {
   /** Where a drive is, for others who look for it. */
   RouteFields where() {
     return where;
+  }
+
+  /** The frames of the last link. */
+  List<Captures.Frame> frames() {
+    return recorder.frames();
   }
 
   /** Takes map and words of the axis that is shown. */
@@ -118,6 +135,17 @@ final class LivePane extends HBox {
       }
     }
     profiles.show(profile);
+    List<String> writable =
+        map.entries().stream()
+            .filter(e -> e.access().isWritable() && e.table().mostWritten() > 0)
+            .filter(e -> e.role() != RegisterRole.CONTROL_WORD)
+            .filter(e -> e.role() != RegisterRole.REFERENCE)
+            .map(RegisterEntry::name)
+            .toList();
+    if (!others.getItems().equals(writable)) {
+      others.getItems().setAll(writable);
+      others.show(writable.isEmpty() ? null : writable.get(0));
+    }
     if (watch == null) {
       referenceField();
     }
@@ -163,6 +191,12 @@ final class LivePane extends HBox {
             intents,
             Parts.row(
                 8,
+                Parts.label("Any other", "ink-label"),
+                others,
+                other,
+                Parts.action("live-set", "Write", this::set)),
+            Parts.row(
+                8,
                 Parts.action("live-hand-back", "Hand it back", () -> command(LiveLink::handBack))),
             Parts.label("Written", "ink-strong"),
             Parts.scrolling(log));
@@ -189,10 +223,27 @@ final class LivePane extends HBox {
     referenceRow.getChildren().setAll(Parts.label("Reference", "ink-label"), field);
   }
 
+  /** Writes a register that is neither word nor reference. */
+  private void set() {
+    Optional<RegisterEntry> entry = map.entry(String.valueOf(others.getValue()));
+    if (entry.isEmpty()) {
+      desk.refuse("choose a register that can be written");
+      return;
+    }
+    String text = other.getText().strip();
+    try {
+      double value = Double.parseDouble(text.contains(".") ? text : text.replace(',', '.'));
+      command(l -> l.set(entry.get(), value));
+    } catch (NumberFormatException none) {
+      desk.refuse("%s: '%s' is no number".formatted(entry.get().name(), text));
+    }
+  }
+
   private void join() {
     leave();
     try {
-      LiveLink link = new LiveLink(where.target(), map, profile, desk.clock());
+      recorder = new FrameRecorder(System::nanoTime);
+      LiveLink link = new LiveLink(where.target(), map, profile, desk.clock(), recorder);
       readout.begin();
       referenceField();
       LiveWatch next = new LiveWatch(link, POLL_MILLISECONDS, new Told(link));

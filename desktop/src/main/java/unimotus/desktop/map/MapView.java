@@ -45,8 +45,8 @@ public final class MapView implements View {
     put(Mode.WORDS, words, words::refresh);
     RegistersPane registers = new RegistersPane(desk);
     put(Mode.REGISTERS, registers, registers::refresh);
-    put(Mode.FRAMES, new FramesPane(desk), () -> {});
     LivePane live = new LivePane(desk);
+    put(Mode.FRAMES, new FramesPane(desk, live::frames), () -> {});
     put(Mode.LIVE, live, live::refresh);
     FindPane find = new FindPane(desk, live.where());
     put(Mode.FIND, find, find::refresh);

@@ -2,13 +2,18 @@ package unimotus.desktop.map;
 
 import java.util.ArrayDeque;
 import java.util.Deque;
+import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.profile.WordState;
 import unimotus.desktop.Desk;
@@ -29,7 +34,9 @@ final class ReadoutSheet extends VBox {
   private final Label trouble = Parts.passing("ink-attention");
   private final GridPane values = new GridPane();
   private final Plot trend = new Plot("Output frequency", "s", "Hz");
+  private final Map<RegisterEntry, Label> shown = new LinkedHashMap<>();
   private final Deque<double[]> samples = new ArrayDeque<>();
+  private @Nullable String trended;
   private long begun = System.nanoTime();
 
   ReadoutSheet(Desk desk, javafx.scene.Node record) {
@@ -59,6 +66,7 @@ final class ReadoutSheet extends VBox {
     who.setText("");
     trouble.setText("");
     values.getChildren().clear();
+    shown.clear();
   }
 
   /** Says who the device says it is. */
@@ -79,16 +87,29 @@ final class ReadoutSheet extends VBox {
             .state()
             .map(WordState::name)
             .orElse(hasStatus ? "no state of this profile" : "no status word in the map"));
-    values.getChildren().clear();
-    int row = 0;
-    for (RegisterEntry entry : link.map().entries()) {
-      values.addRow(
-          row++,
-          Parts.label(place(entry), "ink-caption"),
-          Parts.label(entry.name(), "ink-label"),
-          Parts.label(sample.shown(entry, desk.units().format()), "ink-strong"));
-    }
+    rows(link.map());
+    shown.forEach((entry, label) -> label.setText(sample.shown(entry, desk.units().format())));
     trend(link, sample);
+  }
+
+  /** The rows stay as long as the map does, so that they can be pressed. */
+  private void rows(RegisterMap map) {
+    if (shown.keySet().equals(new LinkedHashSet<>(map.entries()))) {
+      return;
+    }
+    values.getChildren().clear();
+    shown.clear();
+    int row = 0;
+    for (RegisterEntry entry : map.entries()) {
+      Label value = Parts.label("", "ink-strong");
+      values.addRow(
+          row,
+          Parts.label(place(entry), "ink-caption"),
+          Parts.quiet("trend-" + row, entry.name(), () -> trend(entry)),
+          value);
+      shown.put(entry, value);
+      row++;
+    }
   }
 
   private static String place(RegisterEntry entry) {
@@ -96,12 +117,23 @@ final class ReadoutSheet extends VBox {
     return five.equals("–") ? Notation.SIX_DIGITS.write(entry.table(), entry.address()) : five;
   }
 
+  /** Another register is drawn from now on. */
+  private void trend(RegisterEntry entry) {
+    trended = entry.name();
+    samples.clear();
+    trend.heading(entry.name(), entry.unit());
+  }
+
   private void trend(LiveLink link, Sample sample) {
-    RegisterEntry shown = link.map().entry(RegisterRole.OUTPUT_FREQUENCY).orElse(null);
-    if (shown == null || sample.value(shown).isEmpty()) {
+    RegisterEntry drawn =
+        link.map()
+            .entry(String.valueOf(trended))
+            .or(() -> link.map().entry(RegisterRole.OUTPUT_FREQUENCY))
+            .orElse(null);
+    if (drawn == null || sample.value(drawn).isEmpty()) {
       return;
     }
-    double value = sample.value(shown).getAsDouble();
+    double value = sample.value(drawn).getAsDouble();
     samples.addLast(new double[] {(System.nanoTime() - begun) / 1e9, value});
     if (samples.size() > KEPT_SAMPLES) {
       samples.removeFirst();

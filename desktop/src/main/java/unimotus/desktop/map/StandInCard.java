@@ -3,6 +3,7 @@ package unimotus.desktop.map;
 import java.io.IOException;
 import java.util.List;
 import java.util.function.BiConsumer;
+import javafx.scene.control.CheckBox;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
@@ -11,6 +12,7 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Route;
 import unimotus.devices.modbus.Troubles;
 import unimotus.devices.serial.SerialSettings;
@@ -96,13 +98,19 @@ final class StandInCard extends VBox {
   private static HBox row(Placed placed) {
     return Parts.row(
         8,
-        Parts.label(
-            "unit %d: %s, %s".formatted(placed.number(), placed.axis(), placed.drive()),
-            "ink-label"),
+        Parts.label("unit %d: %s".formatted(placed.number(), placed.axis()), "ink-label"),
         Parts.quiet(
             "provoke-" + placed.number(),
             "provoke a fault",
-            () -> placed.unit().provoke(PROVOKED_FAULT)));
+            () -> placed.unit().provoke(PROVOKED_FAULT)),
+        strict(placed));
+  }
+
+  private static CheckBox strict(Placed placed) {
+    CheckBox strict = new CheckBox("refuse wrong words");
+    strict.setId("strict-" + placed.number());
+    strict.setOnAction(e -> placed.unit().refuseWhatIsIgnored(strict.isSelected()));
+    return strict;
   }
 
   /** How the stand-ins misbehave, to see what the controller's side makes of it. */
@@ -113,6 +121,7 @@ final class StandInCard extends VBox {
         trouble(standIns, "late", "answer late", new Troubles(LATE_MILLISECONDS, 0, 0)),
         trouble(standIns, "silent", "fall silent", new Troubles(0, 1, 0)),
         trouble(standIns, "lying", "lie now and then", new Troubles(0, 0, LIE_EVERY)),
+        trouble(standIns, "busy", "say busy", Troubles.refusing(ExceptionCode.SERVER_DEVICE_BUSY)),
         trouble(standIns, "none", "behave", Troubles.NONE));
   }
 

@@ -57,6 +57,7 @@ public final class DriveUnit implements Unit {
 
   private WordState state;
   private int control;
+  private boolean strict;
   private int fault;
   private long playedTicks;
   private long startNanos;
@@ -110,6 +111,14 @@ public final class DriveUnit implements Unit {
   public synchronized void provoke(int code) {
     play();
     fail(code);
+  }
+
+  /**
+   * Whether it refuses, as busy, a control word that it would ignore in its state. Most drives stay
+   * silent about it.
+   */
+  public synchronized void refuseWhatIsIgnored(boolean next) {
+    strict = next;
   }
 
   /** The state of the drive now. */
@@ -256,8 +265,16 @@ public final class DriveUnit implements Unit {
     command();
   }
 
-  private static void check(RegisterEntry entry, int[] words) throws Refused {
+  private void check(RegisterEntry entry, int[] words) throws Refused {
     double value = entry.value(words);
+    boolean ignored =
+        strict
+            && entry.role() == RegisterRole.CONTROL_WORD
+            && (int) value != control
+            && machine.react(state, (int) value, control).isIgnored();
+    if (ignored) {
+      throw new Refused(ExceptionCode.SERVER_DEVICE_BUSY);
+    }
     if (value < entry.minimum() || value > entry.maximum()) {
       throw new Refused(ExceptionCode.ILLEGAL_DATA_VALUE);
     }

@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 
 /** How a stand-in behaves: as a good device, or as it was told to misbehave. */
 final class Conduct {
+  private static final int REFUSED = 0x80;
   private static final int ANOTHER_FUNCTION = 0x10;
   private static final int OTHER_DATA = 0x55;
 
@@ -32,6 +33,9 @@ final class Conduct {
     pause(now.delayMilliseconds());
     if (now.drops(number)) {
       return null;
+    }
+    if (now.refuses(number)) {
+      return new Response.Refusal(honest[0] & ~REFUSED, now.refusal()).bytes();
     }
     if (now.spoils(number)) {
       honest[honest.length - 1 - honest.length / 2] ^= OTHER_DATA;

@@ -12,7 +12,17 @@ public sealed interface Route {
    *
    * @param milliseconds longest wait for each answer
    */
-  Client client(int milliseconds);
+  default Client client(int milliseconds) {
+    return client(milliseconds, Tap.NONE);
+  }
+
+  /**
+   * A client whose frames are looked at.
+   *
+   * @param milliseconds longest wait for each answer
+   * @param tap is shown every frame
+   */
+  Client client(int milliseconds, Tap tap);
 
   /** Whether several clients may go it at the same time. */
   boolean isShared();
@@ -30,8 +40,8 @@ public sealed interface Route {
     }
 
     @Override
-    public Client client(int milliseconds) {
-      return new TcpClient(host, port, milliseconds);
+    public Client client(int milliseconds, Tap tap) {
+      return new TcpClient(host, port, milliseconds, tap);
     }
 
     @Override
@@ -58,9 +68,10 @@ public sealed interface Route {
     }
 
     @Override
-    public Client client(int milliseconds) {
+    public Client client(int milliseconds, Tap tap) {
       InetSocketAddress address = new InetSocketAddress(host, port);
-      return new RtuClient(toString(), () -> SocketLine.join(address, milliseconds), milliseconds);
+      return new RtuClient(
+          toString(), () -> SocketLine.join(address, milliseconds), milliseconds, tap);
     }
 
     @Override
@@ -89,8 +100,8 @@ public sealed interface Route {
     }
 
     @Override
-    public Client client(int milliseconds) {
-      return new RtuClient(toString(), () -> PortLine.open(name, settings), milliseconds);
+    public Client client(int milliseconds, Tap tap) {
+      return new RtuClient(toString(), () -> PortLine.open(name, settings), milliseconds, tap);
     }
 
     @Override

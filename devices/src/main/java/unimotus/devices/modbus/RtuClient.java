@@ -18,6 +18,7 @@ public final class RtuClient implements Client {
   private final String name;
   private final Opener opener;
   private final int timeoutMilliseconds;
+  private final Tap tap;
   private @Nullable Line line;
   private boolean clean = true;
 
@@ -36,8 +37,10 @@ public final class RtuClient implements Client {
    *
    * @param name what the line is called in messages
    * @param timeoutMilliseconds longest wait for each answer
+   * @param tap is shown every frame
    */
-  public RtuClient(String name, Opener opener, int timeoutMilliseconds) {
+  public RtuClient(String name, Opener opener, int timeoutMilliseconds, Tap tap) {
+    this.tap = tap;
     this.name = name;
     this.opener = opener;
     this.timeoutMilliseconds = timeoutMilliseconds;
@@ -51,12 +54,16 @@ public final class RtuClient implements Client {
         drain(joined);
       }
       clean = false;
-      joined.send(new RtuFrame(unit, request.bytes()).bytes());
+      byte[] asked = new RtuFrame(unit, request.bytes()).bytes();
+      joined.send(asked);
+      tap.sent(asked);
       if (unit == BROADCAST) {
         clean = true;
         return new Response.Done(request);
       }
-      RtuFrame answer = RtuFrame.of(awaited(joined));
+      byte[] came = awaited(joined);
+      tap.received(came);
+      RtuFrame answer = RtuFrame.of(came);
       if (answer.unit() != unit) {
         throw new FrameFault("unit %d was asked, unit %d answered".formatted(unit, answer.unit()));
       }

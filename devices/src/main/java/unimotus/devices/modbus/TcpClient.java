@@ -18,6 +18,7 @@ public final class TcpClient implements Client {
 
   private final InetSocketAddress address;
   private final int timeoutMilliseconds;
+  private final Tap tap;
   private Socket socket = new Socket();
   private @Nullable DataInputStream in;
   private int transaction;
@@ -28,6 +29,16 @@ public final class TcpClient implements Client {
    * @param timeoutMilliseconds longest wait for joining and for each answer
    */
   public TcpClient(String host, int port, int timeoutMilliseconds) {
+    this(host, port, timeoutMilliseconds, Tap.NONE);
+  }
+
+  /**
+   * A client whose frames are looked at.
+   *
+   * @param tap is shown every frame
+   */
+  public TcpClient(String host, int port, int timeoutMilliseconds, Tap tap) {
+    this.tap = tap;
     this.address = new InetSocketAddress(host, port);
     this.timeoutMilliseconds = timeoutMilliseconds;
   }
@@ -38,8 +49,10 @@ public final class TcpClient implements Client {
     try {
       transaction = transaction + 1 & 0xFFFF;
       OutputStream out = socket.getOutputStream();
-      out.write(new TcpFrame(transaction, unit, request.bytes()).bytes());
+      byte[] asked = new TcpFrame(transaction, unit, request.bytes()).bytes();
+      out.write(asked);
       out.flush();
+      tap.sent(asked);
       return Response.to(request, awaited(unit).message());
     } catch (SocketTimeoutException silent) {
       leave();
@@ -57,6 +70,7 @@ public final class TcpClient implements Client {
       if (frame == null) {
         throw new IOException("%s closed the connection".formatted(address));
       }
+      tap.received(frame.bytes());
       if (frame.transaction() == transaction) {
         if (frame.unit() != unit) {
           throw new FrameFault("unit %d was asked, unit %d answered".formatted(unit, frame.unit()));

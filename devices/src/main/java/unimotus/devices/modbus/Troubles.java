@@ -6,8 +6,11 @@ package unimotus.devices.modbus;
  * @param delayMilliseconds every answer waits this long
  * @param dropEvery every so many-th request gets no answer; 0 for none
  * @param spoilEvery every so many-th answer says another function and other data; 0 for none
+ * @param refuseEvery every so many-th request is refused; 0 for none
+ * @param refusal what it is refused with
  */
-public record Troubles(int delayMilliseconds, int dropEvery, int spoilEvery) {
+public record Troubles(
+    int delayMilliseconds, int dropEvery, int spoilEvery, int refuseEvery, ExceptionCode refusal) {
   /** None. */
   public static final Troubles NONE = new Troubles(0, 0, 0);
 
@@ -18,6 +21,21 @@ public record Troubles(int delayMilliseconds, int dropEvery, int spoilEvery) {
     Limits.check("delay in ms", delayMilliseconds, 0, LONGEST_DELAY);
     Limits.check("drop every", dropEvery, 0, Integer.MAX_VALUE);
     Limits.check("spoil every", spoilEvery, 0, Integer.MAX_VALUE);
+    Limits.check("refuse every", refuseEvery, 0, Integer.MAX_VALUE);
+  }
+
+  /** Late, silent and lying, without refusals. */
+  public Troubles(int delayMilliseconds, int dropEvery, int spoilEvery) {
+    this(delayMilliseconds, dropEvery, spoilEvery, 0, ExceptionCode.SERVER_DEVICE_BUSY);
+  }
+
+  /** Refuses every request. */
+  public static Troubles refusing(ExceptionCode code) {
+    return new Troubles(0, 0, 0, 1, code);
+  }
+
+  boolean refuses(int request) {
+    return refuseEvery > 0 && request % refuseEvery == 0;
   }
 
   boolean drops(int request) {

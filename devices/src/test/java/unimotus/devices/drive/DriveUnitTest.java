@@ -19,6 +19,7 @@ import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.sheet.Plate;
+import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Unit;
 
 /** A drive behind registers, on a clock of its own. */
@@ -72,6 +73,23 @@ class DriveUnitTest {
       int shown = (int) read(drive, DriveRegisters.STATUS_WORD);
       assertThat(profile.shown(shown)).contains(step.then());
     }
+  }
+
+  /** CiA 402 (from memory): in switch on disabled only 0x06 leads on; 0x0F is ignored there. */
+  @Test
+  void aWordInTheWrongStateIsIgnoredOrRefused() throws Unit.Refused {
+    DriveUnit drive = drive(DriveProfiles.CIA_402_VELOCITY);
+    write(drive, DriveRegisters.CONTROL_WORD, 0x7F);
+    assertThat(drive.state().name()).isEqualTo("switch on disabled");
+    write(drive, DriveRegisters.CONTROL_WORD, 0);
+    drive.refuseWhatIsIgnored(true);
+    assertThatThrownBy(() -> write(drive, DriveRegisters.CONTROL_WORD, 0x7F))
+        .isInstanceOfSatisfying(
+            Unit.Refused.class,
+            r -> assertThat(r.code()).isEqualTo(ExceptionCode.SERVER_DEVICE_BUSY));
+    assertThat(read(drive, DriveRegisters.CONTROL_WORD)).as("nothing is taken").isZero();
+    write(drive, DriveRegisters.CONTROL_WORD, 0x76);
+    assertThat(drive.state().name()).isEqualTo("ready to switch on");
   }
 
   /** 25 Hz on a six-pole motor are 500 rpm less slip (IEC 60034-1); the ramp takes a second. */

@@ -21,6 +21,7 @@ import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.ValueSource;
 
 /** Stand-in and client on a real connection, with good and bad company. */
@@ -246,6 +247,18 @@ class TcpStandInTest {
       assertThat(values(own.ask(1, new Request.Read(3, 0, 1)))).containsExactly(0);
     }
     assertThatThrownBy(() -> new Troubles(60_000, 0, 0)).hasMessageContaining("60000");
+  }
+
+  /** Every exception of Modbus Application Protocol V1.1b3, section 7 (from memory), on demand. */
+  @ParameterizedTest
+  @EnumSource(ExceptionCode.class)
+  void everyExceptionComesOnDemandAndInWords(ExceptionCode code) throws Exception {
+    standIn.misbehave(Troubles.refusing(code));
+    Response answer = client.ask(1, new Request.Read(4, 0, 1));
+    assertThat(answer).isEqualTo(new Response.Refusal(4, code));
+    assertThat(((Response.Refusal) answer).words()).contains(code.label(), code.meaning());
+    standIn.misbehave(Troubles.NONE);
+    assertThat(values(client.ask(1, new Request.Read(4, 0, 1)))).containsExactly(0);
   }
 
   @Test

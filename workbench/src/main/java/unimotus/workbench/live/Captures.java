@@ -39,6 +39,19 @@ public final class Captures {
       bytes = List.copyOf(bytes);
     }
 
+    /** A frame of a link whose ends need no names. */
+    public static Frame of(double seconds, boolean answer, byte[] bytes) {
+      return of(seconds, "", "", answer, bytes);
+    }
+
+    static Frame of(double seconds, String from, String to, boolean answer, byte[] bytes) {
+      List<Byte> all = new ArrayList<>();
+      for (byte one : bytes) {
+        all.add(one);
+      }
+      return new Frame(seconds, from, to, answer, all);
+    }
+
     /** The bytes as an array. */
     public byte[] array() {
       byte[] array = new byte[bytes.size()];
@@ -200,11 +213,7 @@ public final class Captures {
     }
 
     private void add(double seconds, String from, String to, boolean answer, byte[] bytes) {
-      List<Byte> all = new ArrayList<>();
-      for (byte one : bytes) {
-        all.add(one);
-      }
-      frames.add(new Frame(seconds, from, to, answer, all));
+      frames.add(Frame.of(seconds, from, to, answer, bytes));
     }
   }
 }

@@ -24,6 +24,7 @@ import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.FrameFault;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
+import unimotus.devices.modbus.Tap;
 
 /**
  * A drive on the bus, looked at freely and commanded only while armed. Arming ends by itself after
@@ -44,6 +45,7 @@ public final class LiveLink implements AutoCloseable {
   private final Client client;
   private final List<ReadRequest> requests;
   private final Arming arming;
+  private final Tap tap;
   private int lastControlWord;
 
   /**
@@ -53,11 +55,23 @@ public final class LiveLink implements AutoCloseable {
    * @param profile its words
    */
   public LiveLink(Target target, RegisterMap map, WordProfile profile, Clock clock) {
+    this(target, map, profile, clock, Tap.NONE);
+  }
+
+  /**
+   * A link whose frames are looked at.
+   *
+   * @param map the drive's registers; those with a role are understood
+   * @param profile its words
+   * @param tap is shown every frame
+   */
+  public LiveLink(Target target, RegisterMap map, WordProfile profile, Clock clock, Tap tap) {
+    this.tap = tap;
     this.target = target;
     this.map = map;
     this.profile = profile;
     this.arming = new Arming(target, clock, ARMED_FOR);
-    this.client = target.route().client(TIMEOUT_MILLISECONDS);
+    this.client = target.route().client(TIMEOUT_MILLISECONDS, tap);
     this.requests = ReadRequest.fewest(map.entries(), 0);
   }
 
@@ -276,7 +290,7 @@ public final class LiveLink implements AutoCloseable {
       arming.note("stop: control word = " + Words.hex(word));
       return;
     }
-    try (Client own = target.route().client(TIMEOUT_MILLISECONDS)) {
+    try (Client own = target.route().client(TIMEOUT_MILLISECONDS, tap)) {
       stopWord(own, request);
       arming.note("stop: control word = " + Words.hex(word));
       synchronized (this) {

@@ -9,14 +9,19 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.Composed;
+import unimotus.devices.modbus.RegisterBank;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
 import unimotus.devices.modbus.RtuFrame;
 import unimotus.devices.modbus.TcpFrame;
+import unimotus.devices.modbus.TcpStandIn;
 import unimotus.formats.capture.CaptureFile;
 import unimotus.formats.capture.Packet;
 import unimotus.formats.capture.TcpConversation;
@@ -27,11 +32,7 @@ class CapturesTest {
   @TempDir private Path folder;
 
   private static Frame frame(double seconds, boolean answer, byte[] bytes) {
-    List<Byte> all = new ArrayList<>();
-    for (byte one : bytes) {
-      all.add(one);
-    }
-    return new Frame(seconds, "", "", answer, all);
+    return Frame.of(seconds, answer, bytes);
   }
 
   private static byte[] ask(int transaction) {
@@ -124,6 +125,26 @@ class CapturesTest {
     TcpConversation conversation = new TcpConversation(502);
     conversation.ask(0, serial);
     assertThat(read(conversation.packets()).frames().get(0).array()).isEqualTo(serial);
+  }
+
+  /** What a link exchanges is kept as it went over the wire, bounded. */
+  @Test
+  void aLinkIsRecorded() throws Exception {
+    AtomicLong nanos = new AtomicLong();
+    FrameRecorder recorder = new FrameRecorder(nanos::get);
+    try (TcpStandIn standIn = TcpStandIn.start(0, Map.of(1, new RegisterBank(10, Map.of())));
+        Client client = standIn.route().client(1000, recorder)) {
+      nanos.set(5_000_000);
+      client.ask(1, new Request.Read(3, 0, 2));
+    }
+    assertThat(recorder.frames()).extracting(Frame::answer).containsExactly(false, true);
+    assertThat(recorder.frames().get(0).array()).isEqualTo(ask(1));
+    assertThat(recorder.frames().get(0).seconds()).isEqualTo(0.005);
+    for (int i = 0; i < FrameRecorder.MOST_FRAMES; i++) {
+      recorder.sent(ask(i));
+    }
+    assertThat(recorder.frames()).hasSize(FrameRecorder.MOST_FRAMES);
+    assertThat(recorder.frames().get(0).array()).isEqualTo(ask(0));
   }
 
   @Test
