@@ -173,6 +173,9 @@ final class Shots {
   }
 
   private void press(String button) {
+    // What stands in a scroll pane is there once it was laid out.
+    stage.getScene().getRoot().applyCss();
+    stage.getScene().getRoot().layout();
     if (stage.getScene().lookup(button) instanceof Button pressed) {
       pressed.fire();
     }

@@ -6,6 +6,7 @@ import unimotus.core.derivation.Step;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.SerialLine;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.quantity.MeasureUnit;
@@ -148,5 +149,14 @@ final class BusTimes {
         .addAll(
             Parts.label("When the link is lost", "ink-strong"),
             Parts.prose(loss.words(), loss.runsOn() ? "ink-attention" : "ink-label"));
+    map.entry(RegisterRole.LINK_TIMEOUT)
+        .ifPresent(
+            e ->
+                side.getChildren()
+                    .add(
+                        Parts.prose(
+                            "Its register '%s' sets a time-out over the bus; it holds until the power goes."
+                                .formatted(e.name()),
+                            "ink-label")));
   }
 }

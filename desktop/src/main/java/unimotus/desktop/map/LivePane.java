@@ -9,6 +9,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -151,7 +152,7 @@ final class LivePane extends HBox {
     }
   }
 
-  private VBox left() {
+  private ScrollPane left() {
     VBox join =
         Parts.sheet(
             8,
@@ -186,7 +187,11 @@ final class LivePane extends HBox {
             Parts.prose(
                 "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
                 "ink-label"),
-            Parts.row(8, who, Parts.action("live-arm", "Arm", this::arm)),
+            Parts.row(
+                8,
+                who,
+                Parts.action("live-arm", "Arm", this::arm),
+                Parts.action("live-hand-back", "Hand it back", () -> command(LiveLink::handBack))),
             referenceRow,
             intents,
             Parts.row(
@@ -195,15 +200,14 @@ final class LivePane extends HBox {
                 others,
                 other,
                 Parts.action("live-set", "Write", this::set)),
-            Parts.row(
-                8,
-                Parts.action("live-hand-back", "Hand it back", () -> command(LiveLink::handBack))),
             Parts.label("Written", "ink-strong"),
             Parts.scrolling(log));
     VBox.setVgrow(act, Priority.ALWAYS);
-    VBox left = new VBox(12, join, act);
-    left.setPrefWidth(500);
-    left.setMinWidth(500);
+    // With many stand-ins or a serial port it may be higher than the window.
+    ScrollPane left = Parts.scrolling(new VBox(12, join, act));
+    left.setFitToHeight(true);
+    left.setPrefWidth(510);
+    left.setMinWidth(510);
     return left;
   }
 

@@ -1,9 +1,6 @@
 package unimotus.devices.drive;
 
-import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +18,7 @@ import unimotus.core.profile.WordBit;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.settings.LinkLoss;
 import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Unit;
 
@@ -50,7 +48,7 @@ public final class DriveUnit implements Unit {
   private final Map<Integer, String> identity;
   private final RegisterMap map;
   private final SpeedScale speeds;
-  private final Map<RegisterEntry, int[]> held = new HashMap<>();
+  private final HeldRegisters held;
 
   /** What the held registers mean, by role, in hertz and seconds. */
   private final Map<RegisterRole, Double> meant = new EnumMap<>(RegisterRole.class);
@@ -58,10 +56,11 @@ public final class DriveUnit implements Unit {
   private WordState state;
   private int control;
   private boolean strict;
+  private LinkLoss.Action onSilence = LinkLoss.Action.FAULT;
   private int fault;
   private long playedTicks;
   private long startNanos;
-  private long lastWriteTick;
+  private long lastMessageTick;
 
   /**
    * A drive that was just switched on.
@@ -76,6 +75,7 @@ public final class DriveUnit implements Unit {
       BenchSetup setup, WordProfile profile, RegisterMap map, String name, LongSupplier nanos) {
     this.profile = profile;
     this.map = map;
+    this.held = new HeldRegisters(map);
     this.speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
     this.machine = new WordMachine(profile);
     this.axis = new LiveAxis(setup);
@@ -83,7 +83,6 @@ public final class DriveUnit implements Unit {
     this.startNanos = nanos.getAsLong();
     this.identity = Map.of(0, "Unimotus stand-in", 1, name, 2, "1.0");
     this.state = poweredOn();
-    map.entries().forEach(e -> held.put(e, new int[e.type().words()]));
     meant.put(RegisterRole.REFERENCE, 0.0);
     meant.put(RegisterRole.LINK_TIMEOUT, 0.0);
   }
@@ -121,6 +120,19 @@ public final class DriveUnit implements Unit {
     strict = next;
   }
 
+  /**
+   * What it does when no message comes; by the drive's own settings. A register with the role of a
+   * time-out changes the time.
+   *
+   * @param seconds silence until it acts; 0 for never
+   */
+  public synchronized void onSilence(double seconds, LinkLoss.Action action) {
+    meant.put(RegisterRole.LINK_TIMEOUT, seconds);
+    map.entry(RegisterRole.LINK_TIMEOUT)
+        .ifPresent(e -> held.hold(e, e.words(e.unit().equals("ms") ? 1000 * seconds : seconds)));
+    onSilence = action;
+  }
+
   /** The state of the drive now. */
   public synchronized WordState state() {
     play();
@@ -143,6 +155,20 @@ public final class DriveUnit implements Unit {
         .anyMatch(t -> t.command() == null && t.from().equals(candidate.name()));
   }
 
+  private void loseLink() {
+    switch (onSilence) {
+      case FAULT -> fail(FAULT_LINK);
+      case STOP -> {
+        state = first(WordState.Kind.READY).orElseGet(this::poweredOn);
+        control = machine.stopWord();
+        axis.act(Action.STOP, 0);
+      }
+      case HOLD -> {
+        // The last words stand: the motor runs on.
+      }
+    }
+  }
+
   private void play() {
     long due = (nanos.getAsLong() - startNanos) / NANOS_PER_TICK;
     if (due - playedTicks > MOST_TICKS) {
@@ -152,9 +178,9 @@ public final class DriveUnit implements Unit {
     double timeout = meant.get(RegisterRole.LINK_TIMEOUT);
     while (playedTicks < due) {
       playedTicks++;
-      boolean silent = timeout > 0 && (playedTicks - lastWriteTick) > 1000 * timeout;
+      boolean silent = timeout > 0 && (playedTicks - lastMessageTick) > 1000 * timeout;
       if (silent && state.kind() == WordState.Kind.RUNNING) {
-        fail(FAULT_LINK);
+        loseLink();
       }
       axis.tick();
     }
@@ -164,25 +190,8 @@ public final class DriveUnit implements Unit {
   public synchronized List<Integer> read(RegisterTable table, int address, int count)
       throws Refused {
     play();
-    List<Integer> values = new ArrayList<>();
-    while (values.size() < count) {
-      RegisterEntry entry = at(table, address + values.size());
-      int[] words = words(entry);
-      int skipped = address + values.size() - entry.address();
-      for (int i = skipped; i < words.length && values.size() < count; i++) {
-        values.add(words[i]);
-      }
-    }
-    return values;
-  }
-
-  private RegisterEntry at(RegisterTable table, int address) throws Refused {
-    for (RegisterEntry entry : map.entries()) {
-      if (entry.table() == table && address >= entry.address() && address < entry.end()) {
-        return entry;
-      }
-    }
-    throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
+    lastMessageTick = playedTicks;
+    return held.read(table, address, count, this::words);
   }
 
   private int[] words(RegisterEntry entry) {
@@ -200,7 +209,7 @@ public final class DriveUnit implements Unit {
     if (entry.equals(DriveRegisters.MILLISECONDS.entry())) {
       value = playedTicks % MILLISECONDS_SHOWN / 1000.0;
     }
-    return Double.isNaN(value) ? held.get(entry) : entry.words(kept(entry, value));
+    return Double.isNaN(value) ? held.words(entry) : entry.words(kept(entry, value));
   }
 
   /** What does not fit into a register is shown as the most it holds. */
@@ -248,19 +257,11 @@ public final class DriveUnit implements Unit {
   public synchronized void write(RegisterTable table, int address, List<Integer> values)
       throws Refused {
     play();
-    Map<RegisterEntry, int[]> next = new LinkedHashMap<>();
-    for (int i = 0; i < values.size(); i++) {
-      RegisterEntry entry = at(table, address + i);
-      if (!entry.access().isWritable()) {
-        throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
-      }
-      int word = address + i - entry.address();
-      next.computeIfAbsent(entry, e -> words(e).clone())[word] = values.get(i);
-    }
+    Map<RegisterEntry, int[]> next = held.written(table, address, values, this::words);
     for (Map.Entry<RegisterEntry, int[]> written : next.entrySet()) {
       check(written.getKey(), written.getValue());
     }
-    lastWriteTick = playedTicks;
+    lastMessageTick = playedTicks;
     next.forEach(this::take);
     command();
   }
@@ -282,7 +283,7 @@ public final class DriveUnit implements Unit {
 
   private void take(RegisterEntry entry, int[] words) {
     double value = entry.value(words);
-    held.put(entry, words);
+    held.hold(entry, words);
     switch (entry.role()) {
       case CONTROL_WORD -> control((int) value);
       case REFERENCE -> meant.put(RegisterRole.REFERENCE, speeds.hertz(value, entry.unit()));

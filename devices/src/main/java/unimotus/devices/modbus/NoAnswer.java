@@ -6,7 +6,7 @@ import java.io.IOException;
 public final class NoAnswer extends IOException {
   private static final long serialVersionUID = 1L;
 
-  NoAnswer(String who, int milliseconds) {
-    super("%s did not answer within %d ms".formatted(who, milliseconds));
+  NoAnswer(int milliseconds) {
+    super("did not answer within %d ms".formatted(milliseconds));
   }
 }

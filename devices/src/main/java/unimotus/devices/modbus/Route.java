@@ -70,8 +70,7 @@ public sealed interface Route {
     @Override
     public Client client(int milliseconds, Tap tap) {
       InetSocketAddress address = new InetSocketAddress(host, port);
-      return new RtuClient(
-          toString(), () -> SocketLine.join(address, milliseconds), milliseconds, tap);
+      return new RtuClient(() -> SocketLine.join(address, milliseconds), milliseconds, tap);
     }
 
     @Override
@@ -101,7 +100,7 @@ public sealed interface Route {
 
     @Override
     public Client client(int milliseconds, Tap tap) {
-      return new RtuClient(toString(), () -> PortLine.open(name, settings), milliseconds, tap);
+      return new RtuClient(() -> PortLine.open(name, settings), milliseconds, tap);
     }
 
     @Override

@@ -15,7 +15,6 @@ public final class RtuClient implements Client {
   private static final int SILENCE_MILLISECONDS = 40;
   private static final int MOST_DRAINED = 64;
 
-  private final String name;
   private final Opener opener;
   private final int timeoutMilliseconds;
   private final Tap tap;
@@ -35,13 +34,11 @@ public final class RtuClient implements Client {
   /**
    * A client.
    *
-   * @param name what the line is called in messages
    * @param timeoutMilliseconds longest wait for each answer
    * @param tap is shown every frame
    */
-  public RtuClient(String name, Opener opener, int timeoutMilliseconds, Tap tap) {
+  public RtuClient(Opener opener, int timeoutMilliseconds, Tap tap) {
     this.tap = tap;
-    this.name = name;
     this.opener = opener;
     this.timeoutMilliseconds = timeoutMilliseconds;
   }
@@ -111,7 +108,7 @@ public final class RtuClient implements Client {
         return Arrays.copyOf(frame, count);
       }
       if (came == 0) {
-        throw new NoAnswer(name, timeoutMilliseconds);
+        throw new NoAnswer(timeoutMilliseconds);
       }
       if (count + came > frame.length) {
         throw new FrameFault("more than %d bytes were answered".formatted(RtuFrame.LONGEST));

@@ -56,7 +56,7 @@ public final class TcpClient implements Client {
       return Response.to(request, awaited(unit).message());
     } catch (SocketTimeoutException silent) {
       leave();
-      throw new NoAnswer(address.toString(), timeoutMilliseconds);
+      throw new NoAnswer(timeoutMilliseconds);
     } catch (IOException | FrameFault broken) {
       leave();
       throw broken;
@@ -68,7 +68,7 @@ public final class TcpClient implements Client {
     for (int late = 0; late <= MOST_LATE_ANSWERS && System.nanoTime() < end; late++) {
       TcpFrame frame = TcpFrame.read(in);
       if (frame == null) {
-        throw new IOException("%s closed the connection".formatted(address));
+        throw new IOException("the other end closed the connection");
       }
       tap.received(frame.bytes());
       if (frame.transaction() == transaction) {
@@ -78,7 +78,7 @@ public final class TcpClient implements Client {
         return frame;
       }
     }
-    throw new FrameFault("%s answers other requests than the one asked".formatted(address));
+    throw new FrameFault("answers came to other requests than the one asked");
   }
 
   private void join() throws IOException {
@@ -92,7 +92,7 @@ public final class TcpClient implements Client {
       socket.connect(address, timeoutMilliseconds);
     } catch (IOException nobody) {
       socket.close();
-      throw new IOException("%s: %s".formatted(address, nobody.getMessage()), nobody);
+      throw new IOException("no connection: " + nobody.getMessage(), nobody);
     }
     in = new DataInputStream(new BufferedInputStream(socket.getInputStream()));
   }

@@ -10,7 +10,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.bench.BenchSetup;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine;
@@ -18,6 +23,7 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.settings.LinkLoss;
 import unimotus.core.sheet.Plate;
 import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Unit;
@@ -148,10 +154,98 @@ class DriveUnitTest {
     pass(0.9);
     write(drive, DriveRegisters.REFERENCE, 20);
     pass(0.9);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).as("reading is a message too").isEqualTo(20);
+    pass(0.9);
     assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(20);
-    pass(0.2);
+    pass(1.1);
     assertThat(read(drive, DriveRegisters.FAULT)).isEqualTo(DriveUnit.FAULT_LINK);
     assertThat(drive.state().kind()).isEqualTo(WordState.Kind.FAULT);
+  }
+
+  /** What the settings say of a lost link is what the motor does. */
+  @Test
+  void onALostLinkItStopsHoldsOrFaultsAsItIsSet() throws Unit.Refused {
+    WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
+    for (LinkLoss.Action action : LinkLoss.Action.values()) {
+      DriveUnit drive = drive(profile);
+      drive.onSilence(0.5, action);
+      assertThat(read(drive, DriveRegisters.LINK_TIMEOUT)).isEqualTo(0.5);
+      write(drive, DriveRegisters.REFERENCE, 20);
+      go(drive, profile, Intent.START_FORWARD);
+      for (int i = 0; i < 20; i++) {
+        pass(0.1);
+        read(drive, DriveRegisters.OUTPUT);
+      }
+      pass(0.9);
+      double soon = read(drive, DriveRegisters.OUTPUT);
+      pass(3);
+      double later = read(drive, DriveRegisters.OUTPUT);
+      switch (action) {
+        case HOLD -> assertThat(later).isEqualTo(20);
+        case STOP -> {
+          assertThat(soon).as("on its ramp, 2 s for 50 Hz").isBetween(5.0, 15.0);
+          assertThat(later).isZero();
+          assertThat(drive.state().kind()).isEqualTo(WordState.Kind.READY);
+        }
+        case FAULT -> {
+          assertThat(soon).as("no torque at once").isZero();
+          assertThat(read(drive, DriveRegisters.FAULT)).isEqualTo(DriveUnit.FAULT_LINK);
+        }
+      }
+    }
+  }
+
+  private static RegisterEntry entry(
+      String name, RegisterTable table, int address, RegisterType type, double scale, String unit) {
+    return new RegisterEntry(
+        name,
+        table,
+        address,
+        type,
+        WordOrder.CDAB,
+        scale,
+        0,
+        unit,
+        -40_000,
+        65_535,
+        table == RegisterTable.INPUT_REGISTER
+            ? RegisterEntry.Access.READ
+            : RegisterEntry.Access.READ_WRITE,
+        "");
+  }
+
+  /** A reference of two registers in rpm, written one by one; 750 rpm of six poles are 37.5 Hz. */
+  @Test
+  void aDriveWithAMapOfItsOwn() throws Unit.Refused {
+    RegisterTable holding = RegisterTable.HOLDING_REGISTER;
+    RegisterTable input = RegisterTable.INPUT_REGISTER;
+    RegisterMap map =
+        new RegisterMap(
+            List.of(
+                entry("command word", holding, 10, RegisterType.BITS_16, 1, ""),
+                entry("speed reference", holding, 20, RegisterType.SIGNED_32, 0.1, "rpm"),
+                entry("operating hours", holding, 30, RegisterType.UNSIGNED_16, 1, "h"),
+                entry("status word", input, 0, RegisterType.BITS_16, 1, ""),
+                entry("output frequency", input, 1, RegisterType.UNSIGNED_16, 0.5, "%")));
+    BenchSetup setup =
+        new BenchSetup(
+            h -> Math.min(h, 50), 50, 2, 2, true, false, PLATE, 15, new ShaftLoad(0.005, 1, 0, 0));
+    DriveUnit drive = new DriveUnit(setup, DriveProfiles.RUN_AND_STOP, map, "own", nanos::get);
+    int[] words = map.entry(RegisterRole.REFERENCE).orElseThrow().words(750);
+    drive.write(holding, 20, List.of(words[0]));
+    drive.write(holding, 21, List.of(words[1]));
+    drive.write(holding, 30, List.of(777));
+    drive.write(holding, 10, List.of(0x11));
+    pass(3);
+    assertThat(drive.read(input, 1, 1)).as("37.5 of 50 Hz are 75 %").containsExactly(150);
+    assertThat(drive.read(holding, 21, 1)).as("half of a value").containsExactly(words[1]);
+    assertThat(drive.read(holding, 30, 1)).as("kept as written").containsExactly(777);
+    assertThat(drive.read(input, 0, 1).get(0) & 0x0B).as("running").isEqualTo(0x03);
+    drive.write(holding, 10, List.of(0x13));
+    pass(5);
+    assertThat(drive.read(input, 1, 1)).as("an unsigned register ends at 0").containsExactly(0);
+    assertThatThrownBy(() -> drive.read(input, 0, 3)).isInstanceOf(Unit.Refused.class);
+    assertThatThrownBy(() -> drive.write(input, 0, List.of(1))).isInstanceOf(Unit.Refused.class);
   }
 
   @Test

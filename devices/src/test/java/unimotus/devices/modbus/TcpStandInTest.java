@@ -199,12 +199,11 @@ class TcpStandInTest {
   }
 
   @Test
-  void aSilentDeviceIsToldWithItsAddressAndTheTime() throws Exception {
+  void aSilentDeviceIsToldWithTheTime() throws Exception {
     int port = lyingServer();
     try (TcpClient own = new TcpClient("127.0.0.1", port, 200)) {
       assertThatThrownBy(() -> own.ask(1, new Request.Read(3, 0, 1)))
           .isInstanceOf(IOException.class)
-          .hasMessageContaining("127.0.0.1")
           .hasMessageContaining("200 ms");
     }
   }

@@ -14,6 +14,7 @@ import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordProfile;
+import unimotus.core.settings.LinkLoss;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.drive.DriveUnit;
@@ -137,6 +138,10 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     WordProfile profile = known ? link.wordProfile() : usual;
     String name = axis.driveSheet().name();
     DriveUnit unit = new DriveUnit(BenchSetup.inHertz(axis), profile, map, name, nanos);
+    LinkLoss loss = LinkLoss.of(axis);
+    if (loss.timeoutCode().isPresent()) {
+      unit.onSilence(loss.timeoutSeconds(), loss.action());
+    }
     return new Placed(number, axis.axis().name(), name, map, profile, unit);
   }
 
