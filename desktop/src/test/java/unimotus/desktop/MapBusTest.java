@@ -174,6 +174,13 @@ class MapBusTest extends WindowTest {
     press("#map-live");
     press("#live-join");
     waitUntil(() -> says("switch on disabled"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    press("#live-start-forward");
+    waitUntil(() -> says("operation enabled"));
+    push(KeyCode.F8);
+    waitUntil(() -> message(this).contains("stop word written to /dev/pts/"));
+    waitUntil(() -> says("switch on disabled"));
     press("#live-leave");
     assertThat(link().unit()).isEqualTo(2);
   }

@@ -144,6 +144,25 @@ class MapStationTest extends WindowTest {
     assertThat(shows("not joined")).isTrue();
   }
 
+  /** A drive that runs on words of this program is not left running by it. */
+  @Test
+  void leavingAnArmedDriveHandsItBack() throws Exception {
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> shows("switch on disabled"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    type("#live-reference", "5 Hz");
+    press("#live-start-forward");
+    waitUntil(() -> says("operation enabled"));
+    press("#live-leave");
+    assertThat(shows("Armed: this program writes")).isFalse();
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    press("#live-leave");
+  }
+
   /** A time-out set over the bus, a refusal for a wrong word, a busy device: each in words. */
   @Test
   void registersAreSetAndRefusalsAreTold() throws Exception {

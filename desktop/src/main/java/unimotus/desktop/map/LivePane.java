@@ -62,8 +62,7 @@ final class LivePane extends HBox {
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
   private RegisterMap map = DriveRegisters.map();
 
-  /** Looked at at the end of the program too. */
-  private volatile @Nullable LiveWatch watch;
+  private @Nullable LiveWatch watch;
 
   private FrameRecorder recorder = new FrameRecorder(System::nanoTime);
 
@@ -97,7 +96,6 @@ final class LivePane extends HBox {
                 Parts.label(
                     "of the proof: frequency and shaft speed, under your name", "ink-label")));
     HBox.setHgrow(readout, Priority.ALWAYS);
-    Runtime.getRuntime().addShutdownHook(new Thread(this::stopAtTheEnd, "live-end"));
     referenceField();
     getChildren().addAll(left(), readout);
   }
@@ -320,19 +318,6 @@ final class LivePane extends HBox {
     readout.begin();
     if (old != null) {
       old.close();
-    }
-  }
-
-  /** The program ends, however it ends: an armed drive is not left running. */
-  private void stopAtTheEnd() {
-    LiveWatch now = watch;
-    if (now != null && now.link().isArmed()) {
-      try {
-        now.link().stop();
-      } catch (NotDone gone) {
-        System.err.println(
-            "unimotus: NOT STOPPED, use the machine's own stop: " + gone.getMessage());
-      }
     }
   }
 

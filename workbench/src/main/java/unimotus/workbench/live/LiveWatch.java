@@ -8,7 +8,8 @@ import java.util.concurrent.TimeUnit;
 
 /**
  * Reads a drive again and again, and does what is commanded between two readings, on a thread of
- * its own. A drive that is armed is handed back before it is left.
+ * its own. A drive that is armed is handed back before it is left, and stopped where the program
+ * ends, however it ends.
  */
 public final class LiveWatch implements AutoCloseable {
   private final LiveLink link;
@@ -21,6 +22,7 @@ public final class LiveWatch implements AutoCloseable {
             thread.setDaemon(true);
             return thread;
           });
+  private final Thread atTheEnd = new Thread(this::stopAtTheEnd, "live-end");
   private volatile boolean left;
 
   /** Is told what happens, on the thread of the watch. */
@@ -56,6 +58,7 @@ public final class LiveWatch implements AutoCloseable {
     this.link = link;
     this.everyMilliseconds = everyMilliseconds;
     this.listener = listener;
+    Runtime.getRuntime().addShutdownHook(atTheEnd);
     line.execute(this::poll);
   }
 
@@ -103,6 +106,18 @@ public final class LiveWatch implements AutoCloseable {
     }
   }
 
+  /** The program ends: an armed drive is not left running. */
+  private void stopAtTheEnd() {
+    if (link.isArmed()) {
+      try {
+        link.stop();
+      } catch (NotDone gone) {
+        System.err.println(
+            "unimotus: NOT STOPPED, use the machine's own stop: " + gone.getMessage());
+      }
+    }
+  }
+
   /** Ends the watching; a drive that is armed is handed back first. */
   @Override
   public void close() {
@@ -118,6 +133,12 @@ public final class LiveWatch implements AutoCloseable {
       }
     } catch (NotDone | IOException gone) {
       listener.refused("NOT HANDED BACK, use the machine's own stop: " + gone.getMessage());
+    }
+    try {
+      Runtime.getRuntime().removeShutdownHook(atTheEnd);
+    } catch (IllegalStateException theEndHasCome) {
+      // The hook runs already, and finds nothing armed.
+      return;
     }
   }
 }

@@ -1,0 +1,130 @@
+package unimotus.core.profile;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+import unimotus.core.profile.ManualWords.ControlBit;
+import unimotus.core.profile.ManualWords.ControlMeaning;
+import unimotus.core.profile.ManualWords.StatusBit;
+import unimotus.core.profile.ManualWords.StatusMeaning;
+import unimotus.core.profile.WordMachine.Intent;
+import unimotus.core.profile.WordMachine.Reaction;
+import unimotus.core.profile.WordMachine.Step;
+
+/** From every state of every profile, the words that are proposed lead where they are meant to. */
+class WordWaysTest {
+
+  static Stream<WordProfile> profiles() {
+    Random random = new Random(17);
+    List<WordProfile> all = new ArrayList<>(DriveProfiles.all());
+    for (int i = 0; i < 200; i++) {
+      all.add(drawn(random).profile());
+    }
+    return all.stream();
+  }
+
+  /** Words as some manual could have them. */
+  private static ManualWords drawn(Random random) {
+    List<Integer> control = shuffled(random);
+    List<Integer> status = shuffled(random);
+    List<ControlBit> to = new ArrayList<>();
+    to.add(
+        new ControlBit(
+            control.get(0),
+            random.nextBoolean() ? ControlMeaning.RUN : ControlMeaning.RUN_WHEN_CLEAR,
+            ""));
+    to.add(new ControlBit(control.get(1), ControlMeaning.RESET, ""));
+    if (random.nextBoolean()) {
+      to.add(new ControlBit(control.get(2), ControlMeaning.RUN, ""));
+    }
+    if (random.nextBoolean()) {
+      to.add(new ControlBit(control.get(3), ControlMeaning.REVERSE, ""));
+    }
+    if (random.nextBoolean()) {
+      to.add(new ControlBit(control.get(4), ControlMeaning.ALWAYS_SET, ""));
+    }
+    List<StatusBit> from = new ArrayList<>();
+    from.add(new StatusBit(status.get(0), StatusMeaning.RUNNING, ""));
+    from.add(
+        new StatusBit(
+            status.get(1),
+            random.nextBoolean() ? StatusMeaning.FAULT : StatusMeaning.NO_FAULT,
+            ""));
+    if (random.nextBoolean()) {
+      from.add(new StatusBit(status.get(2), StatusMeaning.READY, ""));
+    }
+    return new ManualWords(to, from);
+  }
+
+  private static List<Integer> shuffled(Random random) {
+    List<Integer> bits = new ArrayList<>();
+    for (int bit = 0; bit < 16; bit++) {
+      bits.add(bit);
+    }
+    java.util.Collections.shuffle(bits, random);
+    return bits;
+  }
+
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void everyWayArrives(WordProfile profile) {
+    WordMachine machine = new WordMachine(profile);
+    for (WordState from : profile.states()) {
+      for (Intent intent : Intent.values()) {
+        List<Step> way;
+        try {
+          way = machine.way(from, intent, 0);
+        } catch (IllegalArgumentException byItself) {
+          assertThat(profile.transitions())
+              .as("%s is left by the drive itself", from.name())
+              .noneMatch(t -> t.from().equals(from.name()) && t.command() != null);
+          continue;
+        }
+        List<Reaction> played = machine.play(from, 0, way.stream().map(Step::word).toList());
+        WordState end = played.isEmpty() ? from : played.get(played.size() - 1).to();
+        switch (intent) {
+          case START_FORWARD, START_REVERSE ->
+              assertThat(end.kind()).isEqualTo(WordState.Kind.RUNNING);
+          case STOP -> assertThat(end.kind()).isEqualTo(WordState.Kind.READY);
+          case RESET -> assertThat(end.kind()).isNotEqualTo(WordState.Kind.FAULT);
+        }
+        for (int i = 0; i < way.size(); i++) {
+          assertThat(played.get(i).to()).as("what is waited for").isEqualTo(way.get(i).then());
+        }
+      }
+    }
+  }
+
+  /** A status word shows one state, and the state's own word shows that state. */
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void everyStateIsShownByItsWord(WordProfile profile) {
+    for (WordState state : profile.states()) {
+      assertThat(profile.shown(state.value())).contains(state);
+      assertThat(profile.shown(state.value() | ~state.mask() & 0xFFFF).orElseThrow())
+          .as("bits outside the mask say nothing")
+          .isEqualTo(state);
+    }
+  }
+
+  /** The stop word takes torque away or begins to, whatever the drive was told before. */
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void theStopWordLeavesRunning(WordProfile profile) {
+    WordMachine machine = new WordMachine(profile);
+    WordState running =
+        profile.states().stream()
+            .filter(s -> s.kind() == WordState.Kind.RUNNING)
+            .findFirst()
+            .orElseThrow();
+    for (int before : new int[] {0, profile.extras(), 0x000F, 0xFFFF}) {
+      assertThat(machine.react(running, machine.stopWord(), before).to().kind())
+          .isNotEqualTo(WordState.Kind.RUNNING);
+    }
+  }
+}
