@@ -4,8 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -42,41 +40,6 @@ class MapBusTest extends WindowTest {
           desk.show("rinse-drum", WorkStep.MAP);
         });
     settle();
-  }
-
-  private void press(String query) {
-    interact(() -> lookup(query).query().requestFocus());
-    push(KeyCode.SPACE);
-    settle();
-  }
-
-  private void type(String field, String text) {
-    interact(() -> lookup(field).<TextInputControl>query().requestFocus());
-    push(KeyCode.CONTROL, KeyCode.A);
-    write(text, 0);
-    push(KeyCode.ENTER);
-    settle();
-  }
-
-  private <T> void choose(String field, T value) {
-    interact(() -> lookup(field).<ComboBox<T>>query().setValue(value));
-    settle();
-  }
-
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
-        .tryQuery()
-        .isPresent();
-  }
-
-  private boolean says(String words) {
-    return lookup((Labeled l) -> words.equals(l.getText())).tryQuery().isPresent();
-  }
-
-  private java.util.List<String> texts() {
-    return lookup((Labeled l) -> l.getText() != null).<Labeled>queryAll().stream()
-        .map(Labeled::getText)
-        .toList();
   }
 
   private FieldbusLink link() {
@@ -295,6 +258,12 @@ class MapBusTest extends WindowTest {
     // Modbus Application Protocol V1.1b3, 6.12, worked example (from memory).
     assertThat(hex).endsWith("11 10 00 01 00 02 04 00 0A 01 02");
     press("#capture-add");
+    choose("#compose-kind", BusFields.answer());
+    assertThat(lookup("#frame-hex").<TextInputControl>query().getText())
+        .endsWith("11 10 00 01 00 02");
+    choose("#compose-kind", BusFields.refusal());
+    assertThat(shows("illegal data address: the register is not there")).isTrue();
+    choose("#compose-kind", BusFields.request());
     type("#compose-values", "70000");
     assertThat(shows("value must be 0 to 65535, not 70000")).isTrue();
     interact(

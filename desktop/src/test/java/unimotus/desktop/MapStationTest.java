@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.file.Files;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
@@ -24,30 +23,6 @@ class MapStationTest extends WindowTest {
           desk.show("rinse-drum", WorkStep.MAP);
         });
     settle();
-  }
-
-  private void press(String query) {
-    interact(() -> lookup(query).query().requestFocus());
-    push(KeyCode.SPACE);
-    settle();
-  }
-
-  private void type(String field, String text) {
-    interact(() -> lookup(field).<TextInputControl>query().requestFocus());
-    push(KeyCode.CONTROL, KeyCode.A);
-    write(text, 0);
-    push(KeyCode.ENTER);
-    settle();
-  }
-
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
-        .tryQuery()
-        .isPresent();
-  }
-
-  private boolean says(String words) {
-    return lookup((Labeled l) -> words.equals(l.getText())).tryQuery().isPresent();
   }
 
   /** CiA 402 (from memory): 0x76, 0x77, 0x7F start in velocity mode; a fault needs an edge. */

@@ -8,8 +8,6 @@ import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -49,32 +47,6 @@ class SetUpStationTest extends WindowTest {
           desk.show("rinse-drum", step);
         });
     settle();
-  }
-
-  private void press(String query) {
-    interact(() -> lookup(query).query().requestFocus());
-    push(KeyCode.SPACE);
-    settle();
-  }
-
-  private void type(String field, String text) {
-    interact(() -> lookup(field).<TextInputControl>query().requestFocus());
-    push(KeyCode.CONTROL, KeyCode.A);
-    push(KeyCode.DELETE);
-    interact(() -> lookup(field).<TextInputControl>query().setText(text));
-    push(KeyCode.ENTER);
-    settle();
-  }
-
-  private <T> void choose(String field, T value) {
-    interact(() -> lookup(field).<ComboBox<T>>query().setValue(value));
-    settle();
-  }
-
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
-        .tryQuery()
-        .isPresent();
   }
 
   private boolean finds(Rule rule) {

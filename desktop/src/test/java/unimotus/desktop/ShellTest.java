@@ -22,12 +22,6 @@ class ShellTest extends WindowTest {
     onWindow(() -> desk.openDemo());
   }
 
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text) && l.isVisible())
-        .tryQuery()
-        .isPresent();
-  }
-
   private boolean isDark() {
     return stage.getScene().getRoot().getStyleClass().contains("dark");
   }
@@ -119,7 +113,7 @@ class ShellTest extends WindowTest {
     Files.writeString(
         answers.file,
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 4", "\"version\": 8"));
+            .replace("\"version\": 5", "\"version\": 8"));
     push(KeyCode.CONTROL, KeyCode.O);
     settle();
     assertThat(text(this, "#saved-state")).isEqualTo("reading only");

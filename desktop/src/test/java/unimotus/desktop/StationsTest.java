@@ -5,7 +5,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import unimotus.core.path.Station;
@@ -21,12 +20,6 @@ class StationsTest extends WindowTest {
           desk.openDemo();
           desk.show(axis, step);
         });
-  }
-
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
-        .tryQuery()
-        .isPresent();
   }
 
   private long wires() {

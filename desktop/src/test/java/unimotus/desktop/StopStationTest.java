@@ -6,8 +6,6 @@ import java.nio.file.Files;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
-import javafx.scene.control.ComboBox;
-import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
@@ -47,18 +45,6 @@ class StopStationTest extends WindowTest {
           desk.apply(StopEdits.remove(project().stops().get(0)));
         });
     settle();
-  }
-
-  private void press(String query) {
-    interact(() -> lookup(query).query().requestFocus());
-    push(KeyCode.SPACE);
-    settle();
-  }
-
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
-        .tryQuery()
-        .isPresent();
   }
 
   private boolean finds(Rule rule) {
@@ -259,10 +245,6 @@ class StopStationTest extends WindowTest {
     assertThat(finds(Rule.NO_SAFETY_STOP)).isTrue();
     press("#stop-" + project().stops().get(0).id());
     assertThat(shows("Category 1 in effect")).isTrue();
-  }
-
-  private <T> void choose(String field, T value) {
-    lookup(field).<ComboBox<T>>query().setValue(value);
   }
 
   @Test

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
+import java.util.List;
 import java.util.Optional;
 import java.util.concurrent.Callable;
 import java.util.concurrent.TimeUnit;
@@ -12,7 +13,9 @@ import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.Label;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextField;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
 import org.testfx.api.FxRobot;
@@ -110,6 +113,47 @@ abstract class WindowTest extends ApplicationTest {
     settle();
     robot.clickOn(query);
     settle();
+  }
+
+  /** Presses a button by keyboard, wherever it stands. */
+  void press(String query) {
+    interact(() -> lookup(query).query().requestFocus());
+    push(KeyCode.SPACE);
+    settle();
+  }
+
+  /** Types over what stands in a field, wherever it stands, and takes it with Enter. */
+  void type(String field, String text) {
+    interact(() -> lookup(field).<TextInputControl>query().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.A);
+    write(text, 0);
+    push(KeyCode.ENTER);
+    settle();
+  }
+
+  /** Chooses a value that a field offers. */
+  <T> void choose(String field, T value) {
+    interact(() -> lookup(field).<ComboBox<T>>query().setValue(value));
+    settle();
+  }
+
+  /** Whether words stand somewhere, among others. */
+  boolean shows(String text) {
+    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text) && l.isVisible())
+        .tryQuery()
+        .isPresent();
+  }
+
+  /** Whether just these words stand somewhere. */
+  boolean says(String words) {
+    return lookup((Labeled l) -> words.equals(l.getText())).tryQuery().isPresent();
+  }
+
+  /** All words that stand somewhere. */
+  List<String> texts() {
+    return lookup((Labeled l) -> l.getText() != null).<Labeled>queryAll().stream()
+        .map(Labeled::getText)
+        .toList();
   }
 
   /** Types over what stands in a field and takes it with Enter. */

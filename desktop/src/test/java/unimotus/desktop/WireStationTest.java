@@ -52,12 +52,6 @@ class WireStationTest extends WindowTest {
     return lookup("#meter-reading").<Labeled>query().getText();
   }
 
-  private boolean shows(String text) {
-    return lookup((Labeled l) -> l.getText() != null && l.getText().contains(text))
-        .tryQuery()
-        .isPresent();
-  }
-
   private Set<String> styles(String id) {
     return Set.copyOf(lookup(id).query().getStyleClass());
   }

@@ -131,6 +131,19 @@ public record RegisterMap(List<RegisterEntry> entries) {
       int first = group.stream().mapToInt(RegisterEntry::address).min().orElse(0);
       int end = group.stream().mapToInt(RegisterEntry::end).max().orElse(0);
       RegisterEntry one = group.get(0);
+      boolean written = group.stream().allMatch(e -> e.access().isWritable());
+      if (written
+          && one.table().mostWritten() > 0
+          && end - first > one.table().mostWritten()
+          && end - first <= one.table().mostRead()) {
+        doubts.add(
+            new MapDoubt(
+                MapDoubt.Kind.TOO_LONG,
+                one.name(),
+                "group %s spans %d places, one request writes %d"
+                    .formatted(one.group(), end - first, one.table().mostWritten()),
+                "Divide the group where it is written."));
+      }
       if (end - first > one.table().mostRead()) {
         doubts.add(
             new MapDoubt(

@@ -116,15 +116,17 @@ public final class LinkProgram {
   }
 
   static String place(RegisterEntry entry) {
-    return "%s %d = %s, %s, one step %s %s"
-        .formatted(
-            entry.table().label(),
-            entry.address(),
-            Notation.FIVE_DIGITS.write(entry.table(), entry.address()),
-            entry.name(),
-            number(entry.scale()),
-            entry.unit())
-        .strip();
+    String place =
+        "%s %d = %s, %s"
+            .formatted(
+                entry.table().label(),
+                entry.address(),
+                Notation.FIVE_DIGITS.write(entry.table(), entry.address()),
+                entry.name());
+    boolean counts = entry.unit().isEmpty() && entry.scale() == 1;
+    return counts
+        ? place
+        : "%s, one step %s %s".formatted(place, number(entry.scale()), entry.unit()).strip();
   }
 
   static String type(RegisterEntry entry) {

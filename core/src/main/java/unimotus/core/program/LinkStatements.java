@@ -197,13 +197,12 @@ final class LinkStatements {
                 LinkProgram.number(scale.frequencyAtZeroHertz()),
                 LinkProgram.number(scale.frequencyAtFullHertz()),
                 LinkProgram.number(most)));
+    String speed =
+        scale.speedAtZero() == 0 ? "Speed" : "(Speed%s)".formatted(plus(-scale.speedAtZero()));
     add(
-        "Hertz := LIMIT(0.0, %s + (Speed - %s) * %s, %s);"
+        "Hertz := LIMIT(0.0, %s * %s%s, %s);"
             .formatted(
-                real(scale.frequencyAtZeroHertz()),
-                real(scale.speedAtZero()),
-                real(span / speedSpan),
-                real(most)));
+                speed, real(span / speedSpan), plus(scale.frequencyAtZeroHertz()), real(most)));
     if (profile.reverse() == 0 && entry.minimum() < 0) {
       add("IF Backward THEN");
       add("  Hertz := -Hertz;");
@@ -212,11 +211,11 @@ final class LinkStatements {
     say(LinkProgram.place(entry));
     double perHertz = speeds().value(1, entry.unit()) / entry.scale();
     add(
-        "Raw := LIMIT(%s, Hertz * %s + %s, %s);"
+        "Raw := LIMIT(%s, Hertz * %s%s, %s);"
             .formatted(
                 real(raw(entry, entry.minimum())),
                 real(perHertz),
-                real(-entry.offset() / entry.scale()),
+                plus(-entry.offset() / entry.scale()),
                 real(raw(entry, entry.maximum()))));
     add(
         entry.type() == RegisterType.FLOAT_32
@@ -247,6 +246,11 @@ final class LinkStatements {
 
   private static String hex(int word) {
     return "16#%04X".formatted(word);
+  }
+
+  /** A number that is added; nothing where it is zero. */
+  private static String plus(double value) {
+    return value == 0 ? "" : (value < 0 ? " - " : " + ") + real(Math.abs(value));
   }
 
   /** A real literal always has a point. */

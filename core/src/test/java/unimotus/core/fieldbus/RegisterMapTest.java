@@ -222,6 +222,39 @@ class RegisterMapTest {
     assertThat(map.doubts()).allSatisfy(d -> assertThat(d.remedy()).isNotBlank());
   }
 
+  /** 125 are read at once, 123 are written (Modbus Application Protocol V1.1b3, from memory). */
+  @Test
+  void aGroupThatIsWrittenIsShorterThanOneThatIsRead() {
+    RegisterMap most = grouped(0, 122);
+    assertThat(most.doubts()).isEmpty();
+    assertThat(grouped(0, 123).doubts())
+        .singleElement()
+        .satisfies(d -> assertThat(d.seen()).contains("spans 124").contains("writes 123"));
+    assertThat(grouped(0, 125).doubts())
+        .singleElement()
+        .satisfies(d -> assertThat(d.seen()).contains("spans 126").contains("reads 125"));
+  }
+
+  private static RegisterMap grouped(int first, int last) {
+    return new RegisterMap(List.of(inGroup("first", first), inGroup("last", last)));
+  }
+
+  private static RegisterEntry inGroup(String name, int address) {
+    return new RegisterEntry(
+        name,
+        RegisterTable.HOLDING_REGISTER,
+        address,
+        RegisterType.UNSIGNED_16,
+        WordOrder.ABCD,
+        1,
+        0,
+        "",
+        0,
+        65_535,
+        Access.READ_WRITE,
+        "commands");
+  }
+
   /** The off-by-one is the first suspect when values look shifted (common practice). */
   @Test
   void theOffByOneIsRecognised() {

@@ -2,7 +2,7 @@ package unimotus.desktop.map;
 
 import java.util.HexFormat;
 import java.util.List;
-import java.util.function.Consumer;
+import java.util.function.BiConsumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -10,8 +10,10 @@ import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.Composed;
+import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.ExplainedFrame;
 import unimotus.devices.modbus.Request;
+import unimotus.devices.modbus.Response;
 
 /** A request put together field by field. */
 final class ComposeCard extends VBox {
@@ -19,7 +21,7 @@ final class ComposeCard extends VBox {
   private static final String TCP = "TCP";
   private static final String SERIAL = "serial";
 
-  private final Consumer<String> show;
+  private final BiConsumer<String, Boolean> show;
   private final TextField transaction = field("compose-transaction", "transaction", "1");
   private final TextField unit = field("compose-unit", "unit", "1");
   private final TextField address = field("compose-address", "address", "0");
@@ -28,15 +30,32 @@ final class ComposeCard extends VBox {
   private final TextField readAddress = field("compose-read-address", "read address", "0");
   private final HBox row = Parts.row(6);
   private final Label trouble = Parts.passing("ink-attention");
+  private final TextField read = field("compose-read", "what is read", "0");
+  private final ChoiceField<ExceptionCode> refusals;
+  private Kind kind = Kind.REQUEST;
   private int function = 3;
+
+  /** What is put together. */
+  enum Kind {
+    REQUEST("request"),
+    ANSWER("answer"),
+    REFUSAL("refusal");
+
+    private final String label;
+
+    Kind(String label) {
+      this.label = label;
+    }
+  }
+
   private String framing = TCP;
 
   /**
    * A card.
    *
-   * @param show receives the bytes in hexadecimal
+   * @param show receives the bytes in hexadecimal, and whether they are an answer
    */
-  ComposeCard(Consumer<String> show) {
+  ComposeCard(BiConsumer<String, Boolean> show) {
     super(6);
     this.show = show;
     ChoiceField<Integer> functions =
@@ -51,6 +70,27 @@ final class ComposeCard extends VBox {
             });
     functions.setId("compose-function");
     functions.show(function);
+    ChoiceField<Kind> kinds =
+        new ChoiceField<>(
+            "what",
+            List.of(Kind.values()),
+            k -> k.label,
+            k -> {
+              kind = k;
+              fields();
+              compose();
+            });
+    kinds.setId("compose-kind");
+    kinds.show(kind);
+    refusals =
+        new ChoiceField<>(
+            "exception",
+            List.of(ExceptionCode.values()),
+            e -> "%02X  %s".formatted(e.code(), e.label()),
+            e -> compose());
+    refusals.setId("compose-exception");
+    refusals.setValue(ExceptionCode.ILLEGAL_DATA_ADDRESS);
+    read.setPrefColumnCount(16);
     ChoiceField<String> framings =
         new ChoiceField<>(
             "frame of",
@@ -67,7 +107,7 @@ final class ComposeCard extends VBox {
     trouble.setId("compose-trouble");
     getChildren()
         .addAll(
-            Parts.row(8, Parts.label("Compose a request", "ink-strong"), framings, functions),
+            Parts.row(8, Parts.label("Compose", "ink-strong"), framings, kinds, functions),
             row,
             trouble);
     fields();
@@ -89,6 +129,10 @@ final class ComposeCard extends VBox {
       add("transaction", transaction);
     }
     add("unit", unit);
+    if (kind == Kind.REFUSAL) {
+      row.getChildren().addAll(Parts.label("with", "ink-label"), refusals);
+      return;
+    }
     add(function == 43 ? "object" : function == 23 ? "write from" : "from", address);
     if (function <= 4 || function == 23) {
       add("count", count);
@@ -97,6 +141,10 @@ final class ComposeCard extends VBox {
     }
     if (function == 23) {
       add("read from", readAddress);
+    }
+    boolean reads = function <= 4 || function == 23;
+    if (kind == Kind.ANSWER && reads) {
+      add("read", read);
     }
     if (function > 4 && function != 43) {
       add(function == 22 ? "and, or" : "values", values);
@@ -116,13 +164,24 @@ final class ComposeCard extends VBox {
               number(count),
               Composed.values(values.getText()),
               number(readAddress));
-      byte[] frame =
-          Composed.frame(framing.equals(SERIAL), number(transaction), number(unit), request);
       trouble.setText("");
-      show.accept(HEX.formatHex(frame));
+      show.accept(HEX.formatHex(frame(request)), kind != Kind.REQUEST);
     } catch (IllegalArgumentException why) {
       trouble.setText(why.getMessage());
     }
+  }
+
+  private byte[] frame(Request request) {
+    boolean serial = framing.equals(SERIAL);
+    int of = number(transaction);
+    int to = number(unit);
+    return switch (kind) {
+      case REQUEST -> Composed.frame(serial, of, to, request);
+      case ANSWER ->
+          Composed.frame(serial, of, to, Composed.answer(request, Composed.values(read.getText())));
+      case REFUSAL ->
+          Composed.frame(serial, of, to, new Response.Refusal(function, refusals.getValue()));
+    };
   }
 
   private static int number(TextField field) {

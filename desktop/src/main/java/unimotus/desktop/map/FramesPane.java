@@ -48,7 +48,7 @@ final class FramesPane extends HBox {
     VBox left =
         new VBox(
             10,
-            Parts.sheet(8, new ComposeCard(text -> show(text, false))),
+            Parts.sheet(8, new ComposeCard(this::show)),
             Parts.sheet(
                 8,
                 Parts.label("or paste bytes in any writing", "ink-strong"),

@@ -2,11 +2,14 @@ package unimotus.devices.modbus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 
-/** Requests put together from what a form holds. */
+/** Requests and answers put together from what a form holds. */
 public final class Composed {
   /** The function codes that can be composed. */
   public static final List<Integer> FUNCTIONS = List.of(1, 2, 3, 4, 5, 6, 15, 16, 22, 23, 43);
+
+  private static final Map<Integer, String> IDENTITY = Map.of(0, "maker", 1, "product", 2, "1.0");
 
   private Composed() {}
 
@@ -35,6 +38,25 @@ public final class Composed {
       default ->
           throw new IllegalArgumentException("function %d is not composed".formatted(function));
     };
+  }
+
+  /**
+   * The answer to a request.
+   *
+   * @param values what was read, one for each place; not looked at where nothing is read
+   * @throws IllegalArgumentException where there are more or fewer than were asked
+   */
+  public static Response answer(Request request, List<Integer> values) {
+    if (request instanceof Request.Read read) {
+      return new Response.Values(read.function(), exactly(read.function(), read.count(), values));
+    }
+    if (request instanceof Request.ReadWrite both) {
+      return new Response.Values(23, exactly(23, both.readCount(), values));
+    }
+    if (request instanceof Request.Identify identify) {
+      return new Response.Identity(identify.code(), IDENTITY);
+    }
+    return new Response.Done(request);
   }
 
   private static List<Integer> exactly(int function, int count, List<Integer> values) {
@@ -68,8 +90,17 @@ public final class Composed {
 
   /** The bytes on the wire. */
   public static byte[] frame(boolean serial, int transaction, int unit, Request request) {
+    return frame(serial, transaction, unit, request.bytes());
+  }
+
+  /** The bytes on the wire. */
+  public static byte[] frame(boolean serial, int transaction, int unit, Response response) {
+    return frame(serial, transaction, unit, response.bytes());
+  }
+
+  private static byte[] frame(boolean serial, int transaction, int unit, byte[] message) {
     return serial
-        ? new RtuFrame(unit, request.bytes()).bytes()
-        : new TcpFrame(transaction, unit, request.bytes()).bytes();
+        ? new RtuFrame(unit, message).bytes()
+        : new TcpFrame(transaction, unit, message).bytes();
   }
 }

@@ -9,14 +9,12 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
-import unimotus.core.bench.BenchSetup;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
-import unimotus.core.motion.ShaftLoad;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
@@ -24,13 +22,11 @@ import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.settings.LinkLoss;
-import unimotus.core.sheet.Plate;
 import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Unit;
 
 /** A drive behind registers, on a clock of its own. */
 class DriveUnitTest {
-  private static final Plate PLATE = new Plate(750, 400, 2.05, 50, 930, 0.72, 1, 0.0025);
   private final AtomicLong nanos = new AtomicLong();
 
   static List<WordProfile> profiles() {
@@ -38,18 +34,7 @@ class DriveUnitTest {
   }
 
   private DriveUnit drive(WordProfile profile) {
-    BenchSetup setup =
-        new BenchSetup(
-            hertz -> Math.min(hertz, 50),
-            50,
-            2,
-            2,
-            true,
-            false,
-            PLATE,
-            15,
-            new ShaftLoad(0.005, 1, 0, 0));
-    return new DriveUnit(setup, profile, DriveRegisters.map(), "Fieldbus drive 1.5 kW", nanos::get);
+    return Drives.drive(2, profile, nanos::get);
   }
 
   private void pass(double seconds) {
@@ -227,10 +212,8 @@ class DriveUnitTest {
                 entry("operating hours", holding, 30, RegisterType.UNSIGNED_16, 1, "h"),
                 entry("status word", input, 0, RegisterType.BITS_16, 1, ""),
                 entry("output frequency", input, 1, RegisterType.UNSIGNED_16, 0.5, "%")));
-    BenchSetup setup =
-        new BenchSetup(
-            h -> Math.min(h, 50), 50, 2, 2, true, false, PLATE, 15, new ShaftLoad(0.005, 1, 0, 0));
-    DriveUnit drive = new DriveUnit(setup, DriveProfiles.RUN_AND_STOP, map, "own", nanos::get);
+    DriveUnit drive =
+        new DriveUnit(Drives.setup(2), DriveProfiles.RUN_AND_STOP, map, "own", nanos::get);
     int[] words = map.entry(RegisterRole.REFERENCE).orElseThrow().words(750);
     drive.write(holding, 20, List.of(words[0]));
     drive.write(holding, 21, List.of(words[1]));

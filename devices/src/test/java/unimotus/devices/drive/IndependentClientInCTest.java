@@ -14,10 +14,7 @@ import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
-import unimotus.core.bench.BenchSetup;
-import unimotus.core.motion.ShaftLoad;
 import unimotus.core.profile.DriveProfiles;
-import unimotus.core.sheet.Plate;
 import unimotus.devices.modbus.RegisterBank;
 import unimotus.devices.modbus.SerialStandIn;
 import unimotus.devices.modbus.TcpStandIn;
@@ -63,20 +60,7 @@ class IndependentClientInCTest {
   }
 
   private static Map<Integer, Unit> units() {
-    BenchSetup setup =
-        new BenchSetup(
-            h -> Math.min(h, 50),
-            50,
-            0.5,
-            0.5,
-            true,
-            false,
-            new Plate(750, 400, 2.05, 50, 930, 0.72, 1, 0.0025),
-            15,
-            new ShaftLoad(0.005, 1, 0, 0));
-    DriveUnit drive =
-        new DriveUnit(
-            setup, DriveProfiles.CIA_402_VELOCITY, DriveRegisters.map(), "drive", System::nanoTime);
+    DriveUnit drive = Drives.drive(0.5, DriveProfiles.CIA_402_VELOCITY, System::nanoTime);
     return Map.of(1, drive, 2, new RegisterBank(3000, Map.of()));
   }
 

@@ -8,10 +8,7 @@ import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import unimotus.core.bench.BenchSetup;
-import unimotus.core.motion.ShaftLoad;
 import unimotus.core.profile.DriveProfiles;
-import unimotus.core.sheet.Plate;
 import unimotus.devices.modbus.TcpStandIn;
 
 /** A client of a general-purpose library drives the stand-in through a whole shift. */
@@ -62,21 +59,7 @@ class IndependentClientTest {
 
   @Test
   void startSpeedChangeFaultResetStop() throws Exception {
-    Plate plate = new Plate(750, 400, 2.05, 50, 930, 0.72, 1, 0.0025);
-    BenchSetup setup =
-        new BenchSetup(
-            h -> Math.min(h, 50),
-            50,
-            0.5,
-            0.5,
-            true,
-            false,
-            plate,
-            15,
-            new ShaftLoad(0.005, 1, 0, 0));
-    DriveUnit drive =
-        new DriveUnit(
-            setup, DriveProfiles.CIA_402_VELOCITY, DriveRegisters.map(), "drive", System::nanoTime);
+    DriveUnit drive = Drives.drive(0.5, DriveProfiles.CIA_402_VELOCITY, System::nanoTime);
     try (TcpStandIn standIn = TcpStandIn.start(0, Map.of(1, drive))) {
       Process client =
           new ProcessBuilder("/usr/bin/python3", "-c", SCRIPT, String.valueOf(standIn.port()))

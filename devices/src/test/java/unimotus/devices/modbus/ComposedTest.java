@@ -45,6 +45,30 @@ class ComposedTest {
     assertThat(explained.function()).isEqualTo(ExplainedFrame.functionName(function));
   }
 
+  /** The answers in the same examples (section 6; exception: section 7). */
+  @Test
+  void answersAndRefusalsOfTheSpecification() {
+    Request read = Composed.request(3, 107, 3, List.of(), 0);
+    assertThat(HEX.formatHex(Composed.answer(read, List.of(555, 0, 100)).bytes()))
+        .isEqualTo("03 06 02 2B 00 00 00 64");
+    Request inputs = Composed.request(2, 196, 4, List.of(), 0);
+    assertThat(HEX.formatHex(Composed.answer(inputs, List.of(0, 0, 1, 1)).bytes()))
+        .isEqualTo("02 01 0C");
+    Request write = Composed.request(16, 1, 0, List.of(10, 258), 0);
+    assertThat(HEX.formatHex(Composed.answer(write, List.of()).bytes()))
+        .isEqualTo("10 00 01 00 02");
+    Request both = Composed.request(23, 14, 2, List.of(255), 3);
+    assertThat(HEX.formatHex(Composed.answer(both, List.of(254, 2765)).bytes()))
+        .isEqualTo("17 04 00 FE 0A CD");
+    Request who = Composed.request(43, 0, 1, List.of(), 0);
+    assertThat(HEX.formatHex(Composed.answer(who, List.of()).bytes())).startsWith("2B 0E 01 82");
+    assertThatThrownBy(() -> Composed.answer(read, List.of(1, 2)))
+        .hasMessageContaining("3 values, not 2");
+    byte[] refusal =
+        Composed.frame(false, 1, 10, new Response.Refusal(1, ExceptionCode.ILLEGAL_DATA_ADDRESS));
+    assertThat(HEX.formatHex(refusal)).isEqualTo("00 01 00 00 00 03 0A 81 02");
+  }
+
   @Test
   void whatIsOutsideTheProtocolIsNamed() {
     assertThatThrownBy(() -> Composed.request(3, 0, 126, List.of(), 0)).hasMessageContaining("126");

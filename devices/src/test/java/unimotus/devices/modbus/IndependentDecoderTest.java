@@ -32,24 +32,25 @@ class IndependentDecoderTest {
     assumeTrue(there);
   }
 
-  private static byte[] packet(int sequence, byte[] data) {
+  private static byte[] packet(int sequence, byte[] data, boolean answer) {
     ByteBuffer out = ByteBuffer.allocate(40 + data.length);
     out.put((byte) 0x45).put((byte) 0).putShort((short) (40 + data.length));
     out.putInt(0).put((byte) 64).put((byte) 6).putShort((short) 0);
-    out.putInt(0x0A000001).putInt(0x0A000002);
-    out.putShort((short) 40_000).putShort((short) PORT).putInt(sequence).putInt(1);
+    out.putInt(answer ? 0x0A000002 : 0x0A000001).putInt(answer ? 0x0A000001 : 0x0A000002);
+    out.putShort((short) (answer ? PORT : 40_000)).putShort((short) (answer ? 40_000 : PORT));
+    out.putInt(sequence).putInt(1);
     out.put((byte) 0x50).put((byte) 0x18).putShort((short) 8192).putInt(0);
     return out.put(data).array();
   }
 
-  private static byte[] capture(List<byte[]> frames) {
+  private static byte[] capture(List<byte[]> frames, boolean answers) {
     int size = 24 + frames.stream().mapToInt(f -> 16 + 40 + f.length).sum();
     ByteBuffer out = ByteBuffer.allocate(size).order(ByteOrder.LITTLE_ENDIAN);
     out.putInt(0xA1B2C3D4).putShort((short) 2).putShort((short) 4).putLong(0);
     out.putInt(262_144).putInt(RAW_IPV4);
     int sequence = 1;
     for (int i = 0; i < frames.size(); i++) {
-      byte[] packet = packet(sequence, frames.get(i));
+      byte[] packet = packet(sequence, frames.get(i), answers);
       out.putInt(i).putInt(0).putInt(packet.length).putInt(packet.length).put(packet);
       sequence += frames.get(i).length;
     }
@@ -58,8 +59,14 @@ class IndependentDecoderTest {
 
   private List<String> decoded(List<byte[]> frames, String... fields)
       throws IOException, InterruptedException {
+    return decoded("mbtcp", frames, false, fields);
+  }
+
+  private List<String> decoded(
+      String protocol, List<byte[]> frames, boolean answers, String... fields)
+      throws IOException, InterruptedException {
     Path file = folder.resolve("frames.pcap");
-    Files.write(file, capture(frames));
+    Files.write(file, capture(frames, answers));
     List<String> command =
         new ArrayList<>(
             List.of(
@@ -67,13 +74,23 @@ class IndependentDecoderTest {
                 "-r",
                 file.toString(),
                 "-d",
-                "tcp.port==502,mbtcp",
+                "tcp.port==502," + protocol,
                 "-T",
                 "fields",
                 "-E",
                 "separator=;",
                 "-E",
                 "occurrence=a"));
+    if (protocol.equals("mbrtu")) {
+      command.addAll(
+          List.of(
+              "-o",
+              "mbrtu.crc_verification:TRUE",
+              "-o",
+              "mbrtu.desegment:FALSE",
+              "-o",
+              "mbrtu.tcp.port:502"));
+    }
     for (String field : fields) {
       command.add("-e");
       command.add(field);
@@ -141,6 +158,98 @@ class IndependentDecoderTest {
                 "modbus.byte_cnt",
                 "modbus.regval_uint16",
                 "_ws.malformed"))
+        .isEqualTo(meant);
+  }
+
+  /** The analyser computes the check itself and finds it good; one that is spoilt it finds bad. */
+  @Test
+  void serialRequestsAreSeenWithAGoodCheck() throws Exception {
+    Random random = new Random(12);
+    List<byte[]> frames = new ArrayList<>();
+    List<String> meant = new ArrayList<>();
+    for (int i = 0; i < 300; i++) {
+      int function = 3 + random.nextInt(2);
+      int address = random.nextInt(60_000);
+      int count = 1 + random.nextInt(125);
+      int unit = 1 + random.nextInt(247);
+      byte[] frame = new RtuFrame(unit, new Request.Read(function, address, count).bytes()).bytes();
+      boolean spoilt = i % 10 == 9;
+      if (spoilt) {
+        frame[frame.length - 1] ^= 0x40;
+      }
+      frames.add(frame);
+      meant.add("%d;%d;%d;%d;%d".formatted(unit, spoilt ? 0 : 1, function, address, count));
+    }
+    assertThat(
+            decoded(
+                "mbrtu",
+                frames,
+                false,
+                "mbrtu.unit_id",
+                "mbrtu.crc16.status",
+                "modbus.func_code",
+                "modbus.reference_num",
+                "modbus.word_cnt"))
+        .isEqualTo(meant);
+  }
+
+  @Test
+  void serialAnswersAreSeenWithTheirValuesAndExceptions() throws Exception {
+    Random random = new Random(13);
+    List<byte[]> frames = new ArrayList<>();
+    List<String> meant = new ArrayList<>();
+    for (int i = 0; i < 100; i++) {
+      List<Integer> values = new ArrayList<>();
+      for (int n = random.nextInt(20); n >= 0; n--) {
+        values.add(random.nextInt(65_536));
+      }
+      frames.add(new RtuFrame(7, new Response.Values(3, values).bytes()).bytes());
+      String all = String.join(",", values.stream().map(String::valueOf).toList());
+      meant.add("7;1;3;%d;%s;".formatted(2 * values.size(), all));
+    }
+    for (ExceptionCode code : ExceptionCode.values()) {
+      frames.add(new RtuFrame(9, new Response.Refusal(16, code).bytes()).bytes());
+      meant.add("9;1;16;;;%d".formatted(code.code()));
+    }
+    assertThat(
+            decoded(
+                "mbrtu",
+                frames,
+                true,
+                "mbrtu.unit_id",
+                "mbrtu.crc16.status",
+                "modbus.func_code",
+                "modbus.byte_cnt",
+                "modbus.regval_uint16",
+                "modbus.exception_code"))
+        .isEqualTo(meant);
+  }
+
+  /** Every answer of TCP, values and exceptions. */
+  @Test
+  void answersOnTcpAreSeenAsTheyWereMeant() throws Exception {
+    List<byte[]> frames = new ArrayList<>();
+    List<String> meant = new ArrayList<>();
+    for (int i = 0; i < 60; i++) {
+      List<Integer> values = List.of(i, 1000 * i, 65_535 - i);
+      frames.add(new TcpFrame(i, 5, new Response.Values(4, values).bytes()).bytes());
+      meant.add("%d;5;4;6;%d,%d,%d;".formatted(i, i, 1000 * i, 65_535 - i));
+    }
+    for (ExceptionCode code : ExceptionCode.values()) {
+      frames.add(new TcpFrame(77, 6, new Response.Refusal(6, code).bytes()).bytes());
+      meant.add("77;6;6;;;%d".formatted(code.code()));
+    }
+    assertThat(
+            decoded(
+                "mbtcp",
+                frames,
+                true,
+                "mbtcp.trans_id",
+                "mbtcp.unit_id",
+                "modbus.func_code",
+                "modbus.byte_cnt",
+                "modbus.regval_uint16",
+                "modbus.exception_code"))
         .isEqualTo(meant);
   }
 

@@ -12,8 +12,9 @@ import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.BeforeEach;
-import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.devices.modbus.TcpStandIn.Framing;
 
 /** The program's client against a server of a general-purpose library. */
 class IndependentServerTest {
@@ -29,13 +30,15 @@ class IndependentServerTest {
       unit = ModbusSlaveContext(di=bits(), co=bits(), hr=block(0), ir=block(1000), zero_mode=True)
       who = ModbusDeviceIdentification(info_name={'VendorName': 'v', 'ProductCode': 'p',
                                                   'MajorMinorRevision': '3'})
+      from pymodbus.transaction import ModbusRtuFramer, ModbusSocketFramer
+      framer = ModbusRtuFramer if sys.argv[2] == 'SERIAL' else ModbusSocketFramer
       print('ready', flush=True)
       StartTcpServer(context=ModbusServerContext(slaves=unit, single=True), identity=who,
-                     address=('127.0.0.1', int(sys.argv[1])))
+                     framer=framer, address=('127.0.0.1', int(sys.argv[1])))
       """;
 
   private Process server;
-  private TcpClient client;
+  private Client client;
 
   @BeforeAll
   static void isThere() throws Exception {
@@ -50,20 +53,23 @@ class IndependentServerTest {
     assumeTrue(there);
   }
 
-  @BeforeEach
-  void start() throws Exception {
+  private void start(Framing framing) throws Exception {
     int port;
     try (ServerSocket free = new ServerSocket(0, 1, InetAddress.getLoopbackAddress())) {
       port = free.getLocalPort();
     }
     server =
-        new ProcessBuilder("/usr/bin/python3", "-c", SCRIPT, String.valueOf(port))
+        new ProcessBuilder("/usr/bin/python3", "-c", SCRIPT, String.valueOf(port), framing.name())
             .redirectError(ProcessBuilder.Redirect.DISCARD)
             .start();
     BufferedReader said =
         new BufferedReader(new InputStreamReader(server.getInputStream(), StandardCharsets.UTF_8));
     assertThat(said.readLine()).isEqualTo("ready");
-    client = new TcpClient("127.0.0.1", port, 3000);
+    Route route =
+        framing == Framing.TCP
+            ? new Route.Tcp("127.0.0.1", port)
+            : new Route.SerialOverTcp("127.0.0.1", port);
+    client = route.client(3000);
     awaitService();
   }
 
@@ -88,8 +94,10 @@ class IndependentServerTest {
     return ((Response.Values) client.ask(1, request)).values();
   }
 
-  @Test
-  void everyTableIsReadAndWritten() throws Exception {
+  @ParameterizedTest
+  @EnumSource
+  void everyTableIsReadAndWritten(Framing framing) throws Exception {
+    start(framing);
     assertThat(values(new Request.Read(3, 10, 3))).containsExactly(10, 11, 12);
     assertThat(values(new Request.Read(4, 0, 2))).containsExactly(1000, 1001);
     assertThat(values(new Request.Read(1, 0, 9))).containsExactly(0, 1, 0, 1, 0, 1, 0, 1, 0);
@@ -103,8 +111,10 @@ class IndependentServerTest {
     assertThat(values(new Request.ReadWrite(0, 3, 1, List.of(7, 8)))).containsExactly(0, 7, 8);
   }
 
-  @Test
-  void masksExceptionsAndIdentification() throws Exception {
+  @ParameterizedTest
+  @EnumSource
+  void masksExceptionsAndIdentification(Framing framing) throws Exception {
+    start(framing);
     client.ask(1, new Request.WriteOne(6, 4, 0x12));
     client.ask(1, new Request.MaskWrite(4, 0xF2, 0x25));
     assertThat(values(new Request.Read(3, 4, 1))).containsExactly(0x17);

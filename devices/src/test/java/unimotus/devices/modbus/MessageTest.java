@@ -184,13 +184,13 @@ class MessageTest {
         .hasMessageContaining("say again");
   }
 
-  /** A million mutated requests: always an answer, never an exception. */
+  /** Mutated requests: always an answer, never an exception. */
   @Test
   void noMutatedRequestBreaksAUnit() {
     RegisterBank bank = new RegisterBank(100, Map.of(0, "maker"));
     Random random = new Random(2);
     List<Request> good = many(random);
-    for (int i = 0; i < 1_000_000; i++) {
+    for (int i = 0; i < 250_000; i++) {
       byte[] message = good.get(i % good.size()).bytes();
       for (int n = 0; n < 1 + random.nextInt(3); n++) {
         message[random.nextInt(message.length)] = (byte) random.nextInt(256);

@@ -237,6 +237,27 @@ class FunctionBlockRunTest {
         .allMatch(l -> l.contains("(*") && l.endsWith("*)"));
   }
 
+  /** 50 Hz are 100 %, 100 % are 0x4000: 327.68 steps a hertz; a float needs no conversion. */
+  @Test
+  void percentAndFloatsAreScaled() {
+    String text =
+        LinkProgram.block(
+                Buses.drum(Buses.with(f -> f.withUnit(12))),
+                Buses.OWN,
+                DriveProfiles.RUN_AND_STOP,
+                new LinkWatch(0.05, 0.01))
+            .text();
+    assertThat(text)
+        .contains("over a register fieldbus, unit 12")
+        .contains("ReferenceRaw : INT;")
+        .contains("OutputRaw : REAL;")
+        .contains("ActualHertz := OutputRaw * 1.0;")
+        .contains("Raw := LIMIT(-16384.0, Hertz * 327.68, 16384.0);")
+        .contains("Hertz := LIMIT(0.0, Speed * 2.0, 50.0);")
+        .contains("ControlWord := ControlWord OR 16#0002;")
+        .contains("input register 200 = 30201, output frequency");
+  }
+
   @Test
   void aMapWithoutWordsGivesNoBlock() {
     Project project = Buses.with(f -> f);
