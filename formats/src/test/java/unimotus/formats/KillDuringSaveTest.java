@@ -5,8 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -15,7 +19,8 @@ import unimotus.formats.project.ProjectFile;
 
 /** A hundred times the program is killed outright while it saves; the file must always be whole. */
 class KillDuringSaveTest {
-  private static final int KILLS = 100;
+  private static final int LANES = 4;
+  private static final int KILLS_A_LANE = 25;
 
   /** Saves one generation after the other and says which are safe. */
   static final class Saver {
@@ -31,12 +36,26 @@ class KillDuringSaveTest {
 
   @TempDir private Path folder;
 
+  /** Most of the time goes into starting the program: several files are saved beside each other. */
   @Test
   void nothingThatWasSavedIsEverLost() throws Exception {
-    Path file = folder.resolve("killed.unimotus.json");
-    Random random = new Random(11);
+    ExecutorService lanes = Executors.newFixedThreadPool(LANES);
+    List<Future<?>> all = new ArrayList<>();
+    for (int lane = 0; lane < LANES; lane++) {
+      int number = lane;
+      all.add(lanes.submit(() -> killAgainAndAgain(number)));
+    }
+    lanes.shutdown();
+    for (Future<?> lane : all) {
+      lane.get();
+    }
+  }
+
+  private Void killAgainAndAgain(int lane) throws Exception {
+    Path file = folder.resolve("killed-%d.unimotus.json".formatted(lane));
+    Random random = new Random(11 + lane);
     int found = 0;
-    for (int kill = 0; kill < KILLS; kill++) {
+    for (int kill = 0; kill < KILLS_A_LANE; kill++) {
       int safe = saveUntilKilled(file, found + 1, random.nextInt(40));
       found = generation(file);
       assertThat(found)
@@ -46,7 +65,8 @@ class KillDuringSaveTest {
         assertThat(generation(ProjectFile.previous(file))).isBetween(found - 1, found);
       }
     }
-    assertThat(found).isGreaterThan(KILLS);
+    assertThat(found).isGreaterThan(KILLS_A_LANE);
+    return null;
   }
 
   private static int generation(Path file) throws IOException {
@@ -56,7 +76,7 @@ class KillDuringSaveTest {
 
   /** Returns the last generation the saver reported before it was killed. */
   private int saveUntilKilled(Path file, int first, int milliseconds) throws Exception {
-    Path reported = folder.resolve("reported");
+    Path reported = file.resolveSibling(file.getFileName() + ".reported");
     Files.deleteIfExists(reported);
     Process process =
         new ProcessBuilder(

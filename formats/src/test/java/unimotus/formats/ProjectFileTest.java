@@ -264,6 +264,20 @@ class ProjectFileTest {
     assertThat(loaded.project().stops()).hasSize(1);
   }
 
+  /** A unit number is 1 to 247 (Modbus over Serial Line V1.02, from memory). */
+  @Test
+  void anImpossibleUnitNumberIsToldWithItsPlace() {
+    String wrong = SAMPLE.replace("\"unit\": 3", "\"unit\": 300");
+    assertThat(wrong).isNotEqualTo(SAMPLE);
+    assertThat(fault(wrong).getMessage()).contains("records/0/fieldbus/unit").contains("247");
+    String bit = SAMPLE.replaceFirst("\"bit\": 0", "\"bit\": 16");
+    assertThat(bit).isNotEqualTo(SAMPLE);
+    assertThat(fault(bit).getMessage()).contains("words/control/0/bit").contains("15");
+    String role = SAMPLE.replace("\"role\": \"reference\"", "\"role\": \"speed\"");
+    assertThat(role).isNotEqualTo(SAMPLE);
+    assertThat(fault(role).getMessage()).contains("registers/0/role");
+  }
+
   @Test
   void aFileOfTheFourthVersionKeepsItsRegistersAndGetsTheUsualWords() throws IOException {
     byte[] bytes =

@@ -10,6 +10,7 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.motor.SpeedScale;
 
 /** Place, type, order and scale out of two or three known values. */
 class RegisterSearchTest {

@@ -18,6 +18,8 @@ public final class PseudoTerminal implements Line {
   private static final int READ_WRITE = 2;
   private static final int NOT_THE_CONTROLLING_TERMINAL = 0x100;
   private static final int CLOSE_ON_EXECUTION = 0x80000;
+  private static final int DO_NOT_BLOCK = 0x800;
+  private static final int TRY_AGAIN = 11;
   private static final short INPUT = 1;
   private static final short OUTPUT = 4;
   private static final int NOBODY_LISTENS_MILLISECONDS = 200;
@@ -101,7 +103,8 @@ public final class PseudoTerminal implements Line {
     }
     try {
       int master =
-          Posix.THE.posix_openpt(READ_WRITE | NOT_THE_CONTROLLING_TERMINAL | CLOSE_ON_EXECUTION);
+          Posix.THE.posix_openpt(
+              READ_WRITE | NOT_THE_CONTROLLING_TERMINAL | CLOSE_ON_EXECUTION | DO_NOT_BLOCK);
       Posix.THE.grantpt(master);
       Posix.THE.unlockpt(master);
       byte[] name = new byte[NAME_BYTES];
@@ -165,11 +168,24 @@ public final class PseudoTerminal implements Line {
     Memory memory = new Memory(bytes.length);
     memory.write(0, bytes, 0, bytes.length);
     try {
-      for (long done = 0; done < bytes.length && isReady(OUTPUT, NOBODY_LISTENS_MILLISECONDS); ) {
-        done += Posix.THE.write(master, memory.share(done), bytes.length - done);
+      long done = 0;
+      while (done < bytes.length && isReady(OUTPUT, NOBODY_LISTENS_MILLISECONDS)) {
+        done += written(memory.share(done), bytes.length - done);
       }
     } catch (LastErrorException broken) {
       throw new IOException("%s takes no bytes: %s".formatted(name, broken.getMessage()), broken);
+    }
+  }
+
+  /** How many bytes were taken; a line that is full takes none, and is not waited for. */
+  private long written(Pointer bytes, long count) {
+    try {
+      return Posix.THE.write(master, bytes, count);
+    } catch (LastErrorException full) {
+      if (full.getErrorCode() == TRY_AGAIN) {
+        return 0;
+      }
+      throw full;
     }
   }
 

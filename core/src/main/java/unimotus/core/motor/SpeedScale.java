@@ -1,7 +1,6 @@
-package unimotus.core.fieldbus;
+package unimotus.core.motor;
 
 import java.util.Locale;
-import unimotus.core.motor.MotorFormulas;
 
 /**
  * Frequencies as registers tell them: in hertz, in percent of the drive's maximum frequency, or as
