@@ -48,6 +48,9 @@ public final class LiveLink implements AutoCloseable {
   private final Tap tap;
   private int lastControlWord;
 
+  /** Something was written that nobody has taken back yet. */
+  private volatile boolean owed;
+
   /**
    * A link; it joins with the first request.
    *
@@ -182,18 +185,27 @@ public final class LiveLink implements AutoCloseable {
   }
 
   /**
-   * Ends an arming that is too old and hands the drive back: nobody shall find it running on words
-   * that nobody watches.
+   * Ends an arming that is too old and hands the drive back, where it was commanded: nobody shall
+   * find it running on words that nobody watches. A hand-back that failed is tried again each time
+   * this is called.
    *
-   * @return whether it did
+   * @return whether an arming was ended
    * @throws NotDone where the drive does not take it back: use the machine's own stop
    */
   public boolean expire() throws NotDone {
     boolean expired = arming.expire();
-    if (expired) {
+    if (owed && !isArmed()) {
       handBack();
     }
     return expired;
+  }
+
+  /**
+   * Whether the drive stands on words of this link that were not taken back. A drive that was armed
+   * and not commanded is none of its business.
+   */
+  public boolean isOwed() {
+    return owed;
   }
 
   /**
@@ -287,6 +299,7 @@ public final class LiveLink implements AutoCloseable {
     Request request = request(needed(RegisterRole.CONTROL_WORD), word);
     if (!target.route().isShared()) {
       ask(request);
+      owed = false;
       arming.note("stop: control word = " + Words.hex(word));
       return;
     }
@@ -296,6 +309,7 @@ public final class LiveLink implements AutoCloseable {
       synchronized (this) {
         // A word that was already on its way when the link was disarmed is overruled.
         stopWord(own, request);
+        owed = false;
       }
     } catch (IOException | FrameFault broken) {
       throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
@@ -323,6 +337,7 @@ public final class LiveLink implements AutoCloseable {
     if (reference.isPresent()) {
       write(reference.get(), 0);
     }
+    owed = false;
     Sample sample = read();
     disarm();
     OptionalDouble stands = sample.value(control);
@@ -341,7 +356,10 @@ public final class LiveLink implements AutoCloseable {
 
   private void write(RegisterEntry entry, double value) throws NotDone {
     try {
-      ask(request(entry, value));
+      // Also where no answer comes: the drive may have taken it.
+      Request request = request(entry, value);
+      owed = true;
+      ask(request);
       if (entry.role() == RegisterRole.CONTROL_WORD) {
         lastControlWord = (int) value;
       }

@@ -8,8 +8,8 @@ import java.util.concurrent.TimeUnit;
 
 /**
  * Reads a drive again and again, and does what is commanded between two readings, on a thread of
- * its own. A drive that is armed is handed back before it is left, and stopped where the program
- * ends, however it ends.
+ * its own. A drive that was commanded is handed back before it is left, and stopped where the
+ * program ends, however it ends.
  */
 public final class LiveWatch implements AutoCloseable {
   private final LiveLink link;
@@ -106,9 +106,9 @@ public final class LiveWatch implements AutoCloseable {
     }
   }
 
-  /** The program ends: an armed drive is not left running. */
+  /** The program ends: a commanded drive is not left running. */
   private void stopAtTheEnd() {
-    if (link.isArmed()) {
+    if (link.isOwed()) {
       try {
         link.stop();
       } catch (NotDone gone) {
@@ -118,7 +118,7 @@ public final class LiveWatch implements AutoCloseable {
     }
   }
 
-  /** Ends the watching; a drive that is armed is handed back first. */
+  /** Ends the watching; a drive that was commanded is handed back first. */
   @Override
   public void close() {
     left = true;
@@ -128,9 +128,10 @@ public final class LiveWatch implements AutoCloseable {
 
   private void handBack() {
     try (link) {
-      if (link.isArmed()) {
+      if (link.isOwed()) {
         link.handBack();
       }
+      link.disarm();
     } catch (NotDone | IOException gone) {
       listener.refused("NOT HANDED BACK, use the machine's own stop: " + gone.getMessage());
     }

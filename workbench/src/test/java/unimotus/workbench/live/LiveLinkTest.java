@@ -20,6 +20,7 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.modbus.Troubles;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 
@@ -139,6 +140,39 @@ class LiveLinkTest {
         .as("handed back, not left running")
         .isEqualTo(WordState.Kind.BLOCKED);
     assertThat(link.expire()).as("once").isFalse();
+  }
+
+  /** A drive that does not answer when it is to be handed back is asked again until it does. */
+  @Test
+  void aHandBackThatFailedIsTriedAgain() throws Exception {
+    link.arm("A. Tester");
+    link.reference(1);
+    link.want(Intent.START_FORWARD);
+    clock.pass(LiveLink.ARMED_FOR.plusSeconds(1));
+    standIns.server().misbehave(new Troubles(0, 1, 0));
+    assertThatThrownBy(link::expire).hasMessageContaining("did not answer");
+    assertThat(link.isOwed()).isTrue();
+    standIns.server().misbehave(Troubles.NONE);
+    assertThat(link.expire()).as("the arming had ended before").isFalse();
+    assertThat(link.isOwed()).isFalse();
+    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
+    assertThat(link.log()).last().asString().contains("handed back and checked");
+  }
+
+  /** Arming alone writes nothing, and its end neither: another controller may run the drive. */
+  @Test
+  void aDriveThatWasOnlyArmedIsLeftAlone() throws Exception {
+    try (LiveLink controller = link(target(1))) {
+      controller.arm("the controller");
+      controller.reference(5);
+      controller.want(Intent.START_FORWARD);
+      link.arm("A. Tester");
+      clock.pass(LiveLink.ARMED_FOR.plusSeconds(1));
+      assertThat(link.expire()).isTrue();
+      assertThat(link.isOwed()).isFalse();
+      assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
+      controller.handBack();
+    }
   }
 
   @Test
