@@ -11,7 +11,7 @@ import unimotus.devices.modbus.TcpClient;
 /** Reads so many drives again and again, and counts the cycles that were not done in time. */
 public final class CyclicReading {
   private static final long CYCLE_NANOS = 10_000_000;
-  private static final int WARM_UP_CYCLES = 300;
+  private static final int WARM_UP_CYCLES = 1500;
 
   private CyclicReading() {}
 
@@ -22,6 +22,8 @@ public final class CyclicReading {
     Request read = new Request.Read(4, 0, 8);
     double[] micros = new double[cycles];
     int missed = 0;
+    int missedOnOurOwn = 0;
+    int heldBack = 0;
     BareTicks bare = new BareTicks();
     bare.start();
     try (TcpClient client = new TcpClient("127.0.0.1", Integer.parseInt(args[0]), 1000)) {
@@ -30,13 +32,19 @@ public final class CyclicReading {
         LockSupport.parkNanos(CYCLE_NANOS);
       }
       long due = System.nanoTime();
+      long stolen = StolenTime.hundredths();
       for (int i = 0; i < cycles; i++) {
         cycle(client, drives, read);
         long taken = System.nanoTime() - due;
         micros[i] = taken / 1e3;
         due += CYCLE_NANOS;
+        long now = StolenTime.hundredths();
+        boolean held = now > stolen;
+        stolen = now;
+        heldBack += held ? 1 : 0;
         if (taken > CYCLE_NANOS) {
           missed++;
+          missedOnOurOwn += held ? 0 : 1;
           due = System.nanoTime();
         }
         while (System.nanoTime() < due) {
@@ -54,6 +62,10 @@ public final class CyclicReading {
         micros[cycles / 2],
         micros[(int) (0.99 * cycles)],
         micros[cycles - 1]);
+    System.out.printf(
+        "the host held this machine back (stolen time) in %d of the cycles; missed in the others:"
+            + " %d%n",
+        heldBack, missedOnOurOwn);
     System.out.printf(
         "a bare thread that only waits for its tick, beside it: %d of %d ticks late by 10 ms or"
             + " more, longest %.0f us%n",

@@ -47,8 +47,7 @@ public record BenchSetup(
 
   /** The bench of an axis as designed. */
   public static BenchSetup of(AxisAssembly axis, SignalPath path) {
-    return of(
-        axis, number -> path.value(Station.FREQUENCY, number), path.reference().maximumHertz());
+    return of(axis, number -> path.value(Station.FREQUENCY, number), path.link().maximumHertz());
   }
 
   /** The bench of an axis whose drive is told its frequency in hertz, as over a fieldbus. */

@@ -32,6 +32,16 @@ public enum Cause {
       3,
       "Signal right, display off by one ratio such as 60/50.",
       "Set the frequency at full signal to the number the program means."),
+  REGISTER_SCALE(
+      "Drive takes the number in the register otherwise",
+      3,
+      "Register right, display off by 10 or 100, or by percent of the maximum for hertz.",
+      "Read unit and decimals of the register in the manual again, then correct them in the map."),
+  REGISTER_ORDER(
+      "Bytes or words of the register are exchanged",
+      1.5,
+      "Register right as the program sees it, display without any order in it.",
+      "Exchange bytes or words in the map of the register."),
   MAXIMUM_CLAMP(
       "Maximum frequency clamps the reference",
       3,

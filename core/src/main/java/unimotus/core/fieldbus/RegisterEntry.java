@@ -119,6 +119,24 @@ public record RegisterEntry(
     }
   }
 
+  /** The value nearest to this one that its type holds. */
+  public double held(double value) {
+    double a = type.least() * scale + offset;
+    double b = type.most() * scale + offset;
+    return Math.max(Math.min(a, b), Math.min(Math.max(a, b), value));
+  }
+
+  /** Where it stands and what one step of it is, for people. */
+  public String place() {
+    String place =
+        "%s %d = %s, %s"
+            .formatted(table.label(), address, Notation.FIVE_DIGITS.write(table, address), name);
+    boolean counts = unit.isEmpty() && scale == 1;
+    return counts
+        ? place
+        : "%s, one step %s %s".formatted(place, QuantityFormat.PLAIN.number(scale), unit).strip();
+  }
+
   /** An entry whose role is told by its name. */
   public RegisterEntry(
       String name,
@@ -154,6 +172,20 @@ public record RegisterEntry(
     return new RegisterEntry(
         name, table, address, type, order, scale, offset, unit, minimum, maximum, access, group,
         next);
+  }
+
+  /** This entry with another scale. */
+  public RegisterEntry withScale(double next) {
+    return new RegisterEntry(
+        name, table, address, type, order, next, offset, unit, minimum, maximum, access, group,
+        role);
+  }
+
+  /** This entry with another unit. */
+  public RegisterEntry withUnit(String next) {
+    return new RegisterEntry(
+        name, table, address, type, order, scale, offset, next, minimum, maximum, access, group,
+        role);
   }
 
   /** This entry at another address. */

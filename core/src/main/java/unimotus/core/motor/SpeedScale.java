@@ -1,6 +1,9 @@
 package unimotus.core.motor;
 
 import java.util.Locale;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.sheet.SettingRole;
 
 /**
  * Frequencies as registers tell them: in hertz, in percent of the drive's maximum frequency, or as
@@ -10,6 +13,16 @@ import java.util.Locale;
  * @param poles poles of the motor
  */
 public record SpeedScale(double maximumHertz, int poles) {
+
+  /**
+   * What the drive of an axis means; its maximum is the rated frequency where it has no setting.
+   */
+  public static SpeedScale of(AxisAssembly axis) {
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    return new SpeedScale(
+        settings.number(SettingRole.MAXIMUM_FREQUENCY, axis.motor().plate().frequencyHertz()),
+        MotorFormulas.poles(axis.motor().plate()));
+  }
 
   /** The frequency of a value; a unit that is none of these is taken for hertz. */
   public double hertz(double value, String unit) {

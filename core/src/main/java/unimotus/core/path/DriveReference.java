@@ -43,10 +43,7 @@ public record DriveReference(
 
   @Override
   public double forward(double percent) {
-    double wanted = straight(percent);
-    double size =
-        Numbers.clamp(Math.abs(wanted), minimumHertz, Math.max(minimumHertz, maximumHertz));
-    return wanted < 0 ? -size : size;
+    return limits().kept(straight(percent));
   }
 
   @Override
@@ -95,13 +92,11 @@ public record DriveReference(
 
   @Override
   public Optional<String> condition(double percent) {
-    double size = Math.abs(straight(percent));
-    if (size > maximumHertz + 1e-9) {
-      return Optional.of("held at %s: maximum frequency".formatted(text(maximumHertz, unit())));
-    }
-    return size < minimumHertz - 1e-9
-        ? Optional.of("lifted to %s: minimum frequency".formatted(text(minimumHertz, unit())))
-        : Optional.empty();
+    return limits().condition(straight(percent));
+  }
+
+  private FrequencyLimits limits() {
+    return new FrequencyLimits(minimumHertz, maximumHertz);
   }
 
   private double straight(double percent) {

@@ -18,6 +18,8 @@ import unimotus.core.quantity.MeasureUnit;
  */
 public record OutputModule(String point, SignalRange range, int fullScaleCounts, int converterBits)
     implements Stage {
+  /** Stands for a channel that is not chosen yet. */
+  public static final String NONE = "–";
 
   @Override
   public Station from() {

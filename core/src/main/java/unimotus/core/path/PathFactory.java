@@ -1,6 +1,9 @@
 package unimotus.core.path;
 
+import java.util.Optional;
 import unimotus.core.analog.SignalRange;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
@@ -8,6 +11,7 @@ import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.motor.SpeedScale;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SelectorRole;
@@ -32,26 +36,66 @@ public final class PathFactory {
   public static SignalPath of(AxisAssembly axis) {
     Reference reference = axis.axis().reference();
     Mechanics mechanics = axis.axis().mechanics();
-    OutputModule module = module(axis, reference);
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    DriveReference driveReference = driveReference(axis, reference, settings, module.range());
+    ReferenceLink link =
+        overRegister(axis)
+            .<ReferenceLink>map(r -> registerLink(axis, r, settings))
+            .orElseGet(() -> analogLink(axis, settings));
     Plate plate = axis.motor().plate();
-    double least = module.range().leastPercent();
+    double least = link instanceof AnalogLink a ? a.module().range().leastPercent() : 0;
     return new SignalPath(
         new ProgramScale(reference.speedAtZero(), reference.speedAtFull(), mechanics.unit(), least),
-        new ProgramCounts(reference.programFullScaleCounts(), least),
-        module,
-        input(axis, reference, settings, module.range()),
-        driveReference,
-        new MotorPoles(MotorFormulas.poles(plate), 1, driveReference.maximumHertz()),
+        link,
+        new MotorPoles(MotorFormulas.poles(plate), 1, link.maximumHertz()),
         slip(axis, plate, settings),
         new GearStage(mechanics.gearRatio()),
         new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText()),
         axis.axis().answer().isWired() ? answer(axis, settings) : null);
   }
 
+  /**
+   * The register the reference of an axis is written to; empty where an analog channel is chosen,
+   * or the drive has no such register.
+   */
+  public static Optional<RegisterEntry> overRegister(AxisAssembly axis) {
+    Reference reference = axis.axis().reference();
+    return reference.output() != null || reference.input() != null
+        ? Optional.empty()
+        : axis.record()
+            .fieldbus()
+            .map()
+            .entry(RegisterRole.REFERENCE)
+            .filter(e -> e.access().isWritable());
+  }
+
+  private static RegisterLink registerLink(
+      AxisAssembly axis, RegisterEntry entry, EffectiveSettings settings) {
+    Reference reference = axis.axis().reference();
+    SpeedScale speeds = SpeedScale.of(axis);
+    return new RegisterLink(
+        new ProgramRegister(
+            entry, speeds, reference.frequencyAtZeroHertz(), reference.frequencyAtFullHertz()),
+        new DriveRegister(
+            entry,
+            entry.order(),
+            speeds,
+            new FrequencyLimits(
+                settings.number(SettingRole.MINIMUM_FREQUENCY, 0), speeds.maximumHertz())));
+  }
+
+  private static AnalogLink analogLink(AxisAssembly axis, EffectiveSettings settings) {
+    Reference reference = axis.axis().reference();
+    OutputModule module = module(axis, reference);
+    double least = module.range().leastPercent();
+    return new AnalogLink(
+        new ProgramCounts(reference.programFullScaleCounts(), least),
+        module,
+        input(axis, reference, settings, module.range()),
+        driveReference(axis, reference, settings, module.range()));
+  }
+
   private static OutputModule module(AxisAssembly axis, Reference reference) {
-    String point = reference.output() == null ? "–" : reference.output();
+    String point = reference.output() == null ? OutputModule.NONE : reference.output();
     return new OutputModule(
         point,
         channelRange(axis, point),

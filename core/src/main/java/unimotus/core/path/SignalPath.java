@@ -2,6 +2,7 @@ package unimotus.core.path;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.quantity.MeasureUnit;
 
@@ -10,10 +11,7 @@ import unimotus.core.quantity.MeasureUnit;
  * exchanged, which is how faults are tried out.
  *
  * @param scale the program's number to percent
- * @param counts percent to counts
- * @param module counts to signal
- * @param input signal to the drive's percent
- * @param reference percent to output frequency
+ * @param link percent to output frequency, over wires or registers
  * @param poles frequency to synchronous speed
  * @param slip synchronous to shaft speed
  * @param gear shaft to gear output
@@ -22,10 +20,7 @@ import unimotus.core.quantity.MeasureUnit;
  */
 public record SignalPath(
     ProgramScale scale,
-    ProgramCounts counts,
-    OutputModule module,
-    DriveInput input,
-    DriveReference reference,
+    ReferenceLink link,
     MotorPoles poles,
     SlipStage slip,
     GearStage gear,
@@ -34,7 +29,11 @@ public record SignalPath(
 
   /** The stages of the way forth, in order. */
   public List<Stage> forth() {
-    return List.of(scale, counts, module, input, reference, poles, slip, gear, product);
+    List<Stage> stages = new ArrayList<>();
+    stages.add(scale);
+    stages.addAll(link.stages());
+    stages.addAll(List.of(poles, slip, gear, product));
+    return stages;
   }
 
   /** The stages of the way back, in order; empty where the axis has no answer. */
@@ -51,19 +50,30 @@ public record SignalPath(
         .filter(s -> s.to() == station)
         .findFirst()
         .map(Stage::unit)
-        .orElseThrow(
-            () -> new IllegalArgumentException("this path has no station " + station.key()));
+        .orElseThrow(() -> none(station));
   }
 
-  /** Whether the path has this station; the answer's are optional. */
+  /** The analog link; empty where the reference comes another way. */
+  public Optional<AnalogLink> analog() {
+    return link instanceof AnalogLink a ? Optional.of(a) : Optional.empty();
+  }
+
+  /** The link over a register; empty where the reference comes another way. */
+  public Optional<RegisterLink> register() {
+    return link instanceof RegisterLink r ? Optional.of(r) : Optional.empty();
+  }
+
+  /** Whether the path has this station; those of the link and the answer are optional. */
   public boolean has(Station station) {
-    return !station.isAnswer() || answer != null;
+    return station == Station.NUMBER || allStages().stream().anyMatch(s -> s.to() == station);
   }
 
   /**
    * The value at {@code station} when the program holds {@code number}; no sums are made.
    *
-   * <p>A live zero that is lost stops the drive where its input is told to act on it.
+   * <p>A signal that is lost stops the drive where its input is told to act on it.
+   *
+   * @throws IllegalArgumentException where the path has no such station
    */
   public double value(Station station, double number) {
     double value = number;
@@ -72,13 +82,20 @@ public record SignalPath(
       if (stage.from() == station) {
         return value;
       }
-      lost |= stage == input && input.isLost(value);
-      value = stage == reference && lost ? 0 : stage.forward(value);
+      lost |= link.isLost(stage, value);
+      value = lost && stage.to() == Station.FREQUENCY ? 0 : stage.forward(value);
       if (station.isAnswer() && stage.to() == Station.FREQUENCY) {
         return answerValue(station, value);
       }
     }
+    if (station != Station.MACHINE) {
+      throw none(station);
+    }
     return value;
+  }
+
+  private static IllegalArgumentException none(Station station) {
+    return new IllegalArgumentException("this path has no station " + station.key());
   }
 
   private double answerValue(Station station, double frequencyHertz) {
@@ -89,7 +106,7 @@ public record SignalPath(
         return value;
       }
     }
-    throw new IllegalArgumentException("this path has no station " + station.key());
+    throw none(station);
   }
 
   /** The program's number that would give {@code value} at {@code station}, limits left aside. */
@@ -133,8 +150,8 @@ public record SignalPath(
     boolean lost = false;
     for (Stage stage : allStages()) {
       double in = stage.to() == Station.ANSWER_SIGNAL ? frequency : value;
-      lost |= stage == input && input.isLost(in);
-      double out = stage == reference && lost ? 0 : stage.forward(in);
+      lost |= link.isLost(stage, in);
+      double out = lost && stage.to() == Station.FREQUENCY ? 0 : stage.forward(in);
       points.add(point(stage, in, out));
       value = out;
       if (stage.to() == Station.FREQUENCY) {
@@ -165,48 +182,26 @@ public record SignalPath(
 
   /** This path with another program scale. */
   public SignalPath with(ProgramScale next) {
-    return new SignalPath(
-        next, counts, module, input, reference, poles, slip, gear, product, answer);
+    return new SignalPath(next, link, poles, slip, gear, product, answer);
   }
 
-  /** This path with another counting program. */
-  public SignalPath with(ProgramCounts next) {
-    return new SignalPath(
-        scale, next, module, input, reference, poles, slip, gear, product, answer);
-  }
-
-  /** This path with another output channel. */
-  public SignalPath with(OutputModule next) {
-    return new SignalPath(
-        scale, counts, next, input, reference, poles, slip, gear, product, answer);
-  }
-
-  /** This path with another drive input. */
-  public SignalPath with(DriveInput next) {
-    return new SignalPath(
-        scale, counts, module, next, reference, poles, slip, gear, product, answer);
-  }
-
-  /** This path with another reference scaling. */
-  public SignalPath with(DriveReference next) {
-    return new SignalPath(scale, counts, module, input, next, poles, slip, gear, product, answer);
+  /** This path with another link. */
+  public SignalPath with(ReferenceLink next) {
+    return new SignalPath(scale, next, poles, slip, gear, product, answer);
   }
 
   /** This path with other poles or phase order. */
   public SignalPath with(MotorPoles next) {
-    return new SignalPath(
-        scale, counts, module, input, reference, next, slip, gear, product, answer);
+    return new SignalPath(scale, link, next, slip, gear, product, answer);
   }
 
   /** This path with another slip. */
   public SignalPath with(SlipStage next) {
-    return new SignalPath(
-        scale, counts, module, input, reference, poles, next, gear, product, answer);
+    return new SignalPath(scale, link, poles, next, gear, product, answer);
   }
 
   /** This path with another gear. */
   public SignalPath with(GearStage next) {
-    return new SignalPath(
-        scale, counts, module, input, reference, poles, slip, next, product, answer);
+    return new SignalPath(scale, link, poles, slip, next, product, answer);
   }
 }

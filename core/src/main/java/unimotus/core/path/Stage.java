@@ -16,6 +16,8 @@ public sealed interface Stage
         OutputModule,
         DriveInput,
         DriveReference,
+        ProgramRegister,
+        DriveRegister,
         MotorPoles,
         SlipStage,
         GearStage,

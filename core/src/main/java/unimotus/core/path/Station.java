@@ -8,7 +8,7 @@ import java.util.Optional;
 public enum Station {
   NUMBER("Number", "in the controller's program"),
   PERCENT("Percent", "normalised in the program"),
-  COUNTS("Counts", "written to the output module"),
+  COUNTS("Counts", "written by the program"),
   SIGNAL("Signal", "on the wires"),
   DRIVE_PERCENT("Input", "read by the drive"),
   FREQUENCY("Output", "drive's display"),

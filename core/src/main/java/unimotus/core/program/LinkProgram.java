@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import unimotus.core.fieldbus.LinkWatch;
-import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
@@ -46,8 +45,8 @@ public final class LinkProgram {
     RegisterEntry status = needed(RegisterRole.STATUS_WORD);
     RegisterEntry reference = needed(RegisterRole.REFERENCE);
     List<Variable> outputs = new ArrayList<>();
-    outputs.add(new Variable("ControlWord", "WORD", place(control)));
-    outputs.add(new Variable("ReferenceRaw", type(reference), place(reference)));
+    outputs.add(new Variable("ControlWord", "WORD", control.place()));
+    outputs.add(new Variable("ReferenceRaw", type(reference), reference.place()));
     outputs.add(new Variable("Ready", "BOOL", "the drive is ready, without torque"));
     outputs.add(new Variable("Running", "BOOL", "the motor has torque"));
     outputs.add(new Variable("Faulted", "BOOL", "the drive has a fault"));
@@ -110,23 +109,9 @@ public final class LinkProgram {
                     unit,
                     number(scale.frequencyAtFullHertz()))));
     inputs.add(new Variable("Answered", "BOOL", "TRUE in each scan in which an answer came"));
-    inputs.add(new Variable("StatusWord", "WORD", place(status)));
-    output().ifPresent(e -> inputs.add(new Variable("OutputRaw", type(e), place(e))));
+    inputs.add(new Variable("StatusWord", "WORD", status.place()));
+    output().ifPresent(e -> inputs.add(new Variable("OutputRaw", type(e), e.place())));
     return inputs;
-  }
-
-  static String place(RegisterEntry entry) {
-    String place =
-        "%s %d = %s, %s"
-            .formatted(
-                entry.table().label(),
-                entry.address(),
-                Notation.FIVE_DIGITS.write(entry.table(), entry.address()),
-                entry.name());
-    boolean counts = entry.unit().isEmpty() && entry.scale() == 1;
-    return counts
-        ? place
-        : "%s, one step %s %s".formatted(place, number(entry.scale()), entry.unit()).strip();
   }
 
   static String type(RegisterEntry entry) {

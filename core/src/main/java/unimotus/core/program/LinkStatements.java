@@ -10,16 +10,13 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
-import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
-import unimotus.core.sheet.SettingRole;
 
 /** The statements of the block that commands one drive. */
 final class LinkStatements {
@@ -82,7 +79,7 @@ final class LinkStatements {
 
   private void readActual(RegisterEntry entry) {
     String type = LinkProgram.type(entry);
-    say("The actual frequency: " + LinkProgram.place(entry));
+    say("The actual frequency: " + entry.place());
     add(
         "ActualHertz := %s * %s;"
             .formatted(
@@ -208,7 +205,7 @@ final class LinkStatements {
       add("  Hertz := -Hertz;");
       add("END_IF;");
     }
-    say(LinkProgram.place(entry));
+    say(entry.place());
     double perHertz = speeds().value(1, entry.unit()) / entry.scale();
     add(
         "Raw := LIMIT(%s, Hertz * %s%s, %s);"
@@ -229,11 +226,7 @@ final class LinkStatements {
   }
 
   private SpeedScale speeds() {
-    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    double rated = axis.motor().plate().frequencyHertz();
-    return new SpeedScale(
-        settings.number(SettingRole.MAXIMUM_FREQUENCY, rated),
-        MotorFormulas.poles(axis.motor().plate()));
+    return SpeedScale.of(axis);
   }
 
   private void say(String words) {

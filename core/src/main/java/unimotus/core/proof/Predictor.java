@@ -20,6 +20,9 @@ import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
+import unimotus.core.path.AnalogLink;
+import unimotus.core.path.OutputModule;
+import unimotus.core.path.RegisterLink;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
@@ -131,28 +134,13 @@ public final class Predictor {
 
   private void reference(int percent) {
     double number = path.scale().inverse(percent);
-    add(
-        percent,
-        number,
-        Station.COUNTS,
-        1,
-        "controller's online view",
-        "programming device",
-        EnumSet.of(PROGRAM));
-    double span = path.module().range().high() - Math.max(0, path.module().range().low());
-    add(
-        percent,
-        number,
-        Station.SIGNAL,
-        Tolerances.signal(span, path.module().step()),
-        "%s against its return".formatted(path.module().point()),
-        path.module().range().isCurrent() ? "loop meter" : "voltmeter",
-        EnumSet.of(PROGRAM, CONTROLLER, WIRES));
+    path.analog().ifPresent(a -> analog(a, percent, number));
+    path.register().ifPresent(r -> register(r, percent, number));
     add(
         percent,
         number,
         Station.FREQUENCY,
-        Tolerances.frequency(path.reference().maximumHertz()),
+        Tolerances.frequency(path.link().maximumHertz()),
         "drive's display",
         "drive's display",
         EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE));
@@ -177,6 +165,38 @@ public final class Predictor {
         EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS));
   }
 
+  private void analog(AnalogLink link, int percent, double number) {
+    add(
+        percent,
+        number,
+        Station.COUNTS,
+        1,
+        "controller's online view",
+        "programming device",
+        EnumSet.of(PROGRAM));
+    OutputModule module = link.module();
+    double span = module.range().high() - Math.max(0, module.range().low());
+    add(
+        percent,
+        number,
+        Station.SIGNAL,
+        Tolerances.signal(span, module.step()),
+        "%s against its return".formatted(module.point()),
+        module.range().isCurrent() ? "loop meter" : "voltmeter",
+        EnumSet.of(PROGRAM, CONTROLLER, WIRES));
+  }
+
+  private void register(RegisterLink link, int percent, double number) {
+    add(
+        percent,
+        number,
+        Station.COUNTS,
+        Tolerances.register(link.program()),
+        link.program().entry().place(),
+        "register read on the bus",
+        EnumSet.of(PROGRAM, CONTROLLER, WIRES));
+  }
+
   private void add(
       int percent,
       double number,
@@ -195,15 +215,15 @@ public final class Predictor {
             number,
             where,
             instrument,
-            "Command %d %%. Signal and display with the motor isolated, then the speeds."
-                .formatted(percent),
+            "Command %d %%. %s and display with the motor isolated, then the speeds."
+                .formatted(percent, path.analog().isPresent() ? "Signal" : "Register"),
             parts,
             Derivation.NONE));
   }
 
-  private static String title(Station station) {
+  private String title(Station station) {
     return switch (station) {
-      case COUNTS -> "counts to the module";
+      case COUNTS -> path.analog().isPresent() ? "counts to the module" : "number in the register";
       case SIGNAL -> "signal on the wires";
       case FREQUENCY -> "frequency on the display";
       case SHAFT -> "speed of the motor shaft";

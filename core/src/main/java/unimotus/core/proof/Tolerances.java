@@ -1,5 +1,7 @@
 package unimotus.core.proof;
 
+import unimotus.core.path.ProgramRegister;
+
 /**
  * How far a reading may lie from its prediction and still agree. All by common practice: the sum of
  * what a sound instrument and sound devices may be off.
@@ -29,6 +31,11 @@ final class Tolerances {
 
   static double signal(double span, double step) {
     return SIGNAL_SHARE * span + step;
+  }
+
+  /** One step of the register; of a float the share that a signal may be off. */
+  static double register(ProgramRegister register) {
+    return register.step() > 0 ? register.step() : SIGNAL_SHARE * Math.abs(register.high());
   }
 
   static double frequency(double maximumHertz) {

@@ -17,6 +17,7 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Project;
+import unimotus.core.path.OutputModule;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
@@ -170,6 +171,14 @@ final class LineView implements View {
     return thread;
   }
 
+  /** How the reference comes; empty where nothing is chosen yet. */
+  private static Optional<String> link(SignalPath path) {
+    return path.analog()
+        .filter(a -> !a.module().point().equals(OutputModule.NONE))
+        .map(a -> a.module().range().label())
+        .or(() -> path.register().map(r -> "register"));
+  }
+
   private List<String> knots(AxisReview review) {
     Project project = desk.session().project();
     Axis axis = review.axis();
@@ -180,10 +189,7 @@ final class LineView implements View {
             .map(Controller::name)
             .orElse("no controller"));
     Optional<SignalPath> path = review.signalPath();
-    knots.add(
-        path.map(p -> p.module().range().label())
-            .filter(r -> axis.reference().output() != null)
-            .orElse("no link"));
+    knots.add(path.flatMap(LineView::link).orElse("no link"));
     knots.add(
         id(axis.drive())
             .flatMap(project::drive)

@@ -31,25 +31,13 @@ import unimotus.desktop.kit.Parts;
 /**
  * The thread: the stations of the signal path on one line from the number to the machine, the
  * answer on a second line back. The stroke between stations tells the medium: a wave where the
- * signal runs over wires, straight where it is arithmetic or steel. Any value can be grabbed and
- * changed.
+ * signal runs over wires, square where it goes as messages, straight where it is arithmetic or
+ * steel. Any value can be grabbed and changed.
  */
 final class ThreadPane extends Pane {
   private static final double FORTH_Y = 78;
   private static final double BACK_Y = 146;
   private static final double SMALL_SHARE = 0.78;
-  private static final List<Station> FORTH =
-      List.of(
-          Station.NUMBER,
-          Station.PERCENT,
-          Station.COUNTS,
-          Station.SIGNAL,
-          Station.DRIVE_PERCENT,
-          Station.FREQUENCY,
-          Station.SYNCHRONOUS,
-          Station.SHAFT,
-          Station.GEAR,
-          Station.MACHINE);
   private static final List<Station> BACK =
       List.of(Station.ANSWER_SIGNAL, Station.ANSWER_COUNTS, Station.ANSWER_NUMBER);
 
@@ -201,13 +189,15 @@ final class ThreadPane extends Pane {
   protected void layoutChildren() {
     Map<Station, Double> centres = centres();
     knots.getChildren().clear();
-    FORTH.forEach(s -> place(s, centres.get(s), FORTH_Y));
+    forth().forEach(s -> place(s, centres.get(s), FORTH_Y));
     drawForth(centres);
     boolean answers = boxes.containsKey(Station.ANSWER_NUMBER);
     backLine.getElements().clear();
     if (answers) {
       double[] backX = {
-        centres.get(Station.SIGNAL), centres.get(Station.COUNTS), centres.get(Station.NUMBER)
+        centres.getOrDefault(Station.SIGNAL, centres.get(Station.SYNCHRONOUS)),
+        centres.get(Station.COUNTS),
+        centres.get(Station.NUMBER)
       };
       for (int i = 0; i < BACK.size(); i++) {
         place(BACK.get(i), backX[i], BACK_Y);
@@ -218,13 +208,18 @@ final class ThreadPane extends Pane {
     knots.applyCss();
   }
 
+  /** The stations of the way forth that this path has. */
+  private List<Station> forth() {
+    return state.points().stream().map(PathPoint::station).filter(s -> !s.isAnswer()).toList();
+  }
+
   /** Big stations get more room than the small ones between them. */
   private Map<Station, Double> centres() {
-    double total = FORTH.stream().mapToDouble(s -> isSmall(s) ? SMALL_SHARE : 1).sum();
+    double total = forth().stream().mapToDouble(s -> isSmall(s) ? SMALL_SHARE : 1).sum();
     double unit = getWidth() / total;
     Map<Station, Double> centres = new HashMap<>();
     double at = 0;
-    for (Station station : FORTH) {
+    for (Station station : forth()) {
       double width = unit * (isSmall(station) ? SMALL_SHARE : 1);
       centres.put(station, at + width / 2);
       at += width;
@@ -255,11 +250,15 @@ final class ThreadPane extends Pane {
 
   private void drawForth(Map<Station, Double> centres) {
     line.getElements().setAll(new MoveTo(centres.get(Station.NUMBER), FORTH_Y));
-    for (int i = 1; i < FORTH.size(); i++) {
-      double from = centres.get(FORTH.get(i - 1));
-      double to = centres.get(FORTH.get(i));
-      if (FORTH.get(i) == Station.DRIVE_PERCENT) {
+    List<Station> forth = forth();
+    for (int i = 1; i < forth.size(); i++) {
+      Station before = forth.get(i - 1);
+      double from = centres.get(before);
+      double to = centres.get(forth.get(i));
+      if (before == Station.SIGNAL) {
         line.getElements().addAll(wave(from, to, FORTH_Y));
+      } else if (before == Station.COUNTS && forth.get(i) == Station.FREQUENCY) {
+        line.getElements().addAll(messages(from, to, FORTH_Y));
       } else {
         line.getElements().add(new LineTo(to, FORTH_Y));
       }
@@ -277,6 +276,20 @@ final class ThreadPane extends Pane {
       double x = from + margin + i * step;
       elements.add(new QuadCurveTo(x + step / 4, y - 9, x + step / 2, y));
       elements.add(new QuadCurveTo(x + 3 * step / 4, y + 9, x + step, y));
+    }
+    elements.add(new LineTo(to, y));
+    return elements;
+  }
+
+  /** The stroke of a link over messages. */
+  private static List<javafx.scene.shape.PathElement> messages(double from, double to, double y) {
+    List<javafx.scene.shape.PathElement> elements = new ArrayList<>();
+    double margin = 14;
+    double[] edges = {0, 0.12, 0.2, 0.44, 0.56, 0.64, 0.8, 1};
+    for (int i = 0; i < edges.length; i++) {
+      double x = from + margin + edges[i] * (to - from - 2 * margin);
+      elements.add(new LineTo(x, i % 2 == 0 ? y : y - 8));
+      elements.add(new LineTo(x, i % 2 == 0 ? y - 8 : y));
     }
     elements.add(new LineTo(to, y));
     return elements;

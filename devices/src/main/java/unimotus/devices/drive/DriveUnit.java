@@ -3,7 +3,6 @@ package unimotus.devices.drive;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.function.LongSupplier;
 import unimotus.core.bench.Action;
 import unimotus.core.bench.BenchSetup;
@@ -14,8 +13,6 @@ import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
-import unimotus.core.profile.WordBit;
-import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.settings.LinkLoss;
@@ -41,8 +38,7 @@ public final class DriveUnit implements Unit {
   /** Where the time since power on begins anew. */
   private static final long MILLISECONDS_SHOWN = 1L << 32;
 
-  private final WordProfile profile;
-  private final WordMachine machine;
+  private final DriveState standing;
   private final LiveAxis axis;
   private final LongSupplier nanos;
   private final Map<Integer, String> identity;
@@ -53,8 +49,6 @@ public final class DriveUnit implements Unit {
   /** What the held registers mean, by role, in hertz and seconds. */
   private final Map<RegisterRole, Double> meant = new EnumMap<>(RegisterRole.class);
 
-  private WordState state;
-  private int control;
   private boolean strict;
   private LinkLoss.Action onSilence = LinkLoss.Action.FAULT;
   private int fault;
@@ -73,37 +67,16 @@ public final class DriveUnit implements Unit {
    */
   public DriveUnit(
       BenchSetup setup, WordProfile profile, RegisterMap map, String name, LongSupplier nanos) {
-    this.profile = profile;
+    this.standing = new DriveState(profile);
     this.map = map;
     this.held = new HeldRegisters(map);
     this.speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
-    this.machine = new WordMachine(profile);
     this.axis = new LiveAxis(setup);
     this.nanos = nanos;
     this.startNanos = nanos.getAsLong();
     this.identity = Map.of(0, "Unimotus stand-in", 1, name, 2, "1.0");
-    this.state = poweredOn();
     meant.put(RegisterRole.REFERENCE, 0.0);
     meant.put(RegisterRole.LINK_TIMEOUT, 0.0);
-  }
-
-  /** A drive goes by itself from power on to where the first word is awaited. */
-  private WordState poweredOn() {
-    return profile.states().stream()
-        .filter(s -> s.kind() == WordState.Kind.READY && isStart(s))
-        .findFirst()
-        .or(() -> profile.states().stream().filter(this::isStart).findFirst())
-        .or(() -> first(WordState.Kind.READY))
-        .orElse(profile.states().get(0));
-  }
-
-  private Optional<WordState> first(WordState.Kind kind) {
-    return profile.states().stream().filter(s -> s.kind() == kind).findFirst();
-  }
-
-  private boolean isStart(WordState candidate) {
-    return profile.transitions().stream()
-        .anyMatch(t -> t.command() == null && t.to().equals(candidate.name()));
   }
 
   /** Puts a fault into the drive, as if its own supervision had found it. */
@@ -136,31 +109,21 @@ public final class DriveUnit implements Unit {
   /** The state of the drive now. */
   public synchronized WordState state() {
     play();
-    return state;
+    return standing.state();
   }
 
   private void fail(int code) {
     fault = code;
-    state =
-        profile.states().stream()
-            .filter(s -> s.kind() == WordState.Kind.FAULT && !isLeftByItself(s))
-            .findFirst()
-            .orElse(poweredOn());
+    standing.fail();
     axis.act(Action.REVOKE, 0);
     axis.act(Action.PERMIT, 0);
-  }
-
-  private boolean isLeftByItself(WordState candidate) {
-    return profile.transitions().stream()
-        .anyMatch(t -> t.command() == null && t.from().equals(candidate.name()));
   }
 
   private void loseLink() {
     switch (onSilence) {
       case FAULT -> fail(FAULT_LINK);
       case STOP -> {
-        state = first(WordState.Kind.READY).orElseGet(this::poweredOn);
-        control = machine.stopWord();
+        standing.stop();
         axis.act(Action.STOP, 0);
       }
       case HOLD -> {
@@ -179,7 +142,7 @@ public final class DriveUnit implements Unit {
     while (playedTicks < due) {
       playedTicks++;
       boolean silent = timeout > 0 && (playedTicks - lastMessageTick) > 1000 * timeout;
-      if (silent && state.kind() == WordState.Kind.RUNNING) {
+      if (silent && standing.is(WordState.Kind.RUNNING)) {
         loseLink();
       }
       axis.tick();
@@ -197,7 +160,7 @@ public final class DriveUnit implements Unit {
   private int[] words(RegisterEntry entry) {
     double value =
         switch (entry.role()) {
-          case CONTROL_WORD -> control;
+          case CONTROL_WORD -> standing.control();
           case STATUS_WORD -> status();
           case OUTPUT_FREQUENCY -> speeds.value(axis.outputHertz(), entry.unit());
           case SHAFT_SPEED -> axis.shaftRpm();
@@ -209,48 +172,15 @@ public final class DriveUnit implements Unit {
     if (entry.equals(DriveRegisters.MILLISECONDS.entry())) {
       value = playedTicks % MILLISECONDS_SHOWN / 1000.0;
     }
-    return Double.isNaN(value) ? held.words(entry) : entry.words(kept(entry, value));
-  }
-
-  /** What does not fit into a register is shown as the most it holds. */
-  private static double kept(RegisterEntry entry, double value) {
-    double a = entry.type().least() * entry.scale() + entry.offset();
-    double b = entry.type().most() * entry.scale() + entry.offset();
-    return Math.max(Math.min(a, b), Math.min(Math.max(a, b), value));
+    return Double.isNaN(value) ? held.words(entry) : entry.words(entry.held(value));
   }
 
   private int status() {
+    double reference = meant.get(RegisterRole.REFERENCE);
     boolean reached =
-        state.kind() == WordState.Kind.RUNNING
-            && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(meant.get(RegisterRole.REFERENCE)))
-                < AT_REFERENCE_HERTZ;
-    int word = state.value();
-    word |= status("voltage enabled", true);
-    word |= status("remote", true);
-    word |= status("commanded over the fieldbus", isListening(control));
-    word |= status("in reverse", axis.outputHertz() < 0);
-    word |= status("target reached", reached);
-    word |= status("at reference", reached);
-    return word;
-  }
-
-  private int status(String name, boolean set) {
-    return set ? bit(profile.statusBits(), name) & ~state.mask() : 0;
-  }
-
-  /** The bit of a name; 0 where the profile has none such. */
-  private static int bit(List<WordBit> bits, String name) {
-    return bits.stream()
-        .filter(b -> b.name().equals(name))
-        .mapToInt(b -> 1 << b.bit())
-        .findFirst()
-        .orElse(0);
-  }
-
-  /** A drive that can be commanded from several places obeys a word only where it claims it. */
-  private boolean isListening(int word) {
-    int claim = bit(profile.controlBits(), "commanded from here");
-    return (word & claim) == claim;
+        standing.is(WordState.Kind.RUNNING)
+            && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(reference)) < AT_REFERENCE_HERTZ;
+    return standing.status(axis.outputHertz() < 0, reached);
   }
 
   @Override
@@ -268,12 +198,7 @@ public final class DriveUnit implements Unit {
 
   private void check(RegisterEntry entry, int[] words) throws Refused {
     double value = entry.value(words);
-    boolean ignored =
-        strict
-            && entry.role() == RegisterRole.CONTROL_WORD
-            && (int) value != control
-            && machine.react(state, (int) value, control).isIgnored();
-    if (ignored) {
+    if (strict && entry.role() == RegisterRole.CONTROL_WORD && standing.ignores((int) value)) {
       throw new Refused(ExceptionCode.SERVER_DEVICE_BUSY);
     }
     if (value < entry.minimum() || value > entry.maximum()) {
@@ -294,11 +219,8 @@ public final class DriveUnit implements Unit {
   }
 
   private void control(int word) {
-    if (isListening(word)) {
-      state = machine.react(state, word, control).to();
-    }
-    control = word;
-    if (state.kind() != WordState.Kind.FAULT) {
+    standing.take(word);
+    if (!standing.is(WordState.Kind.FAULT)) {
       fault = 0;
     }
   }
@@ -306,10 +228,9 @@ public final class DriveUnit implements Unit {
   /** What state and reference mean to the axis. */
   private void command() {
     double reference = meant.get(RegisterRole.REFERENCE);
-    boolean let = (control & profile.extras()) == profile.extras();
-    axis.act(Action.REFERENCE, let ? Math.abs(reference) : 0);
-    boolean reverse = reference < 0 != ((control & profile.reverse()) != 0);
-    switch (state.kind()) {
+    axis.act(Action.REFERENCE, standing.letsReferenceIn() ? Math.abs(reference) : 0);
+    boolean reverse = reference < 0 != standing.isReverse();
+    switch (standing.state().kind()) {
       case RUNNING -> axis.act(reverse ? Action.REVERSE : Action.FORWARD, 0);
       case STOPPING, READY -> axis.act(Action.STOP, 0);
       case BLOCKED, FAULT -> {

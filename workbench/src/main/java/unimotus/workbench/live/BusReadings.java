@@ -9,7 +9,6 @@ import java.util.OptionalDouble;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.Reading;
-import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.Station;
 import unimotus.core.profile.WordState;
@@ -21,8 +20,9 @@ import unimotus.core.quantity.QuantityFormat;
 import unimotus.workbench.Evidence;
 
 /**
- * Values read over the bus as readings of the proof: output frequency and shaft speed, where the
- * drive runs at one of the references that are predicted.
+ * Values read over the bus as readings of the proof: output frequency and shaft speed, and the
+ * number in the register where the reference comes in one; where the drive runs at one of the
+ * references that are predicted.
  */
 public final class BusReadings {
   private static final double STEADY_HERTZ = 0.05;
@@ -33,10 +33,7 @@ public final class BusReadings {
   /** The readings of an axis. */
   public BusReadings(Evidence evidence) {
     this.evidence = evidence;
-    this.speeds =
-        new SpeedScale(
-            evidence.path().reference().maximumHertz(),
-            MotorFormulas.poles(evidence.axis().motor().plate()));
+    this.speeds = SpeedScale.of(evidence.axis());
   }
 
   /**
@@ -68,6 +65,12 @@ public final class BusReadings {
     int percent = percent(commanded);
     String instrument = "fieldbus %s".formatted(target);
     List<Reading> readings = new ArrayList<>();
+    OptionalDouble value = sample.value(RegisterRole.REFERENCE);
+    evidence
+        .path()
+        .register()
+        .map(link -> link.program().raw(value.orElse(Double.NaN)))
+        .ifPresent(raw -> add(readings, percent, Station.COUNTS, raw, instrument, by, clock));
     add(readings, percent, Station.FREQUENCY, output, instrument, by, clock);
     sample
         .value(RegisterRole.SHAFT_SPEED)

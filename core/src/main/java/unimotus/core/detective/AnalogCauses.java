@@ -1,0 +1,195 @@
+package unimotus.core.detective;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import unimotus.core.analog.SignalRange;
+import unimotus.core.path.AnalogLink;
+import unimotus.core.path.DriveReference;
+import unimotus.core.path.OutputModule;
+import unimotus.core.path.ProgramCounts;
+import unimotus.core.path.Station;
+import unimotus.core.quantity.QuantityFormat;
+
+/** An analog reference as it would be under each cause. */
+final class AnalogCauses {
+  /** Nominal full scales found on controllers (common practice). */
+  private static final int[] FULL_SCALES = {27648, 32767, 32000, 16383, 10000, 4095, 1000};
+
+  private static final double[] DEAD_BANDS = {5, 10, 20, 30};
+
+  private final AnalogLink link;
+  private final Clues clues;
+
+  AnalogCauses(AnalogLink link, Clues clues) {
+    this.link = link;
+    this.clues = clues;
+  }
+
+  /** The variants of a cause on this link; empty where it does not occur here. */
+  List<Variant> variants(Cause cause) {
+    return switch (cause) {
+      case DRIVE_DEAD_ZERO -> driveDeadZero();
+      case CONTROLLER_DEAD_ZERO -> controllerDeadZero();
+      case RAW_FULL_SCALE -> rawFullScale();
+      case DRIVE_SPAN -> driveSpan();
+      case INPUT_INVERTED -> List.of(variant("", link.with(link.input().turnedRound())));
+      case INPUT_KIND -> inputKind();
+      case HALF_RANGE -> halfRange();
+      case DEAD_BAND ->
+          Arrays.stream(DEAD_BANDS)
+              .mapToObj(b -> variant(text(b) + " %", link.with(link.input().withDeadBand(b))))
+              .toList();
+      case JOINT -> joint();
+      case OFFSET -> offset();
+      default -> List.of();
+    };
+  }
+
+  private Variant variant(String text, AnalogLink faulty) {
+    return Variant.of(text, clues.path().with(faulty));
+  }
+
+  private Variant fitted(String text, AnalogLink faulty) {
+    return Variant.fitted(text, clues.path().with(faulty));
+  }
+
+  private Variant reads(SignalRange range) {
+    return variant("reads " + range.label(), link.with(link.input().withRange(range)));
+  }
+
+  private List<Variant> driveDeadZero() {
+    SignalRange range = link.input().range();
+    return range.hasLiveZero() ? List.of(reads(deadZero(range))) : List.of();
+  }
+
+  private List<Variant> controllerDeadZero() {
+    OutputModule m = link.module();
+    if (!m.range().hasLiveZero()) {
+      return List.of();
+    }
+    SignalRange dead = deadZero(m.range());
+    return List.of(
+        variant(
+            "sends " + dead.label(),
+            link.with(new OutputModule(m.point(), dead, m.fullScaleCounts(), m.converterBits()))));
+  }
+
+  private static SignalRange deadZero(SignalRange range) {
+    return range.isCurrent() ? SignalRange.MA_0_20 : SignalRange.V_0_10;
+  }
+
+  private List<Variant> rawFullScale() {
+    int written = link.counts().fullScaleCounts();
+    int taken = link.module().fullScaleCounts();
+    OutputModule m = link.module();
+    List<Variant> variants = new ArrayList<>();
+    for (int other : FULL_SCALES) {
+      if (other != written) {
+        variants.add(
+            fullScale(
+                other, taken, link.with(new ProgramCounts(other, link.counts().leastPercent()))));
+      }
+      if (other != taken) {
+        variants.add(
+            fullScale(
+                written,
+                other,
+                link.with(new OutputModule(m.point(), m.range(), other, m.converterBits()))));
+      }
+    }
+    return variants;
+  }
+
+  private Variant fullScale(int written, int taken, AnalogLink faulty) {
+    return variant(
+        "program writes %s, module takes %s".formatted(text(written), text(taken)), faulty);
+  }
+
+  private List<Variant> driveSpan() {
+    DriveReference r = link.reference();
+    Stream<Variant> usual =
+        Arrays.stream(Causes.USUAL_HERTZ)
+            .filter(top -> Math.abs(top - r.frequencyAtHighHertz()) > 0.5)
+            .filter(top -> top > r.frequencyAtLowHertz())
+            .mapToObj(top -> variant(atFullSignal(top), link.with(span(r, top))));
+    Stream<Variant> seen =
+        clues.ratio(Station.FREQUENCY).stream()
+            .map(ratio -> r.frequencyAtHighHertz() * ratio)
+            .filter(top -> top > r.frequencyAtLowHertz())
+            .mapToObj(top -> fitted(atFullSignal(top), link.with(span(r, top))));
+    return Stream.concat(usual, seen).toList();
+  }
+
+  private static String atFullSignal(double hertz) {
+    return "%s Hz at full signal".formatted(text(hertz));
+  }
+
+  private static DriveReference span(DriveReference r, double top) {
+    return new DriveReference(
+        r.frequencyAtLowHertz(),
+        top,
+        r.minimumHertz(),
+        Math.max(top, r.maximumHertz()),
+        r.leastPercent(),
+        r.codes());
+  }
+
+  private List<Variant> inputKind() {
+    return List.of(
+        reads(link.input().range().isCurrent() ? SignalRange.V_0_10 : SignalRange.MA_0_20));
+  }
+
+  private List<Variant> halfRange() {
+    return switch (link.input().range()) {
+      case V_0_10 -> List.of(reads(SignalRange.V_0_5));
+      case V_0_5 -> List.of(reads(SignalRange.V_0_10));
+      default -> List.of();
+    };
+  }
+
+  private List<Variant> joint() {
+    return Clues.median(
+            clues.at(Station.FREQUENCY).stream()
+                .filter(c -> c.predictedBy(clues.path()) > 0.5)
+                .mapToDouble(c -> arrived(c) / sent(c))
+                .filter(share -> share > 0.05 && share < 0.99))
+        .stream()
+        .mapToObj(
+            share ->
+                fitted(
+                    String.format(Locale.ROOT, "%.1f %% arrives", 100 * share),
+                    link.with(link.input().behind(share, 0))))
+        .toList();
+  }
+
+  private List<Variant> offset() {
+    return Clues.median(
+            clues.at(Station.FREQUENCY).stream()
+                .filter(c -> c.measured() > link.reference().minimumHertz())
+                .filter(c -> c.measured() < link.reference().maximumHertz())
+                .mapToDouble(c -> arrived(c) - sent(c)))
+        .stream()
+        .mapToObj(
+            offset ->
+                fitted(
+                    "%s %s".formatted(text(offset), link.module().unit().symbol()),
+                    link.with(link.input().behind(1, offset))))
+        .toList();
+  }
+
+  private double sent(Clue clue) {
+    return clues.path().value(Station.SIGNAL, clue.prediction().number());
+  }
+
+  /** The signal that must have arrived for this display. */
+  private double arrived(Clue clue) {
+    return link.input().inverse(link.reference().inverse(clue.measured()));
+  }
+
+  private static String text(double value) {
+    return QuantityFormat.PLAIN.number(value);
+  }
+}

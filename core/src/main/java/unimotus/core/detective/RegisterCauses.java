@@ -1,0 +1,90 @@
+package unimotus.core.detective;
+
+import java.util.Arrays;
+import java.util.List;
+import java.util.stream.Stream;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.WordOrder;
+import unimotus.core.motor.SpeedScale;
+import unimotus.core.path.DriveRegister;
+import unimotus.core.path.RegisterLink;
+import unimotus.core.quantity.QuantityFormat;
+
+/** A reference in a register as it would be under each cause. */
+final class RegisterCauses {
+  /** One step more or less behind the point than the manual is read to say (common practice). */
+  private static final double[] OTHER_SCALES = {0.01, 0.1, 10, 100};
+
+  private final RegisterLink link;
+  private final Clues clues;
+
+  RegisterCauses(RegisterLink link, Clues clues) {
+    this.link = link;
+    this.clues = clues;
+  }
+
+  /** The variants of a cause on this link; empty where it does not occur here. */
+  List<Variant> variants(Cause cause) {
+    return switch (cause) {
+      case REGISTER_SCALE -> scales();
+      case REGISTER_ORDER -> orders();
+      case DRIVE_SPAN -> spans();
+      default -> List.of();
+    };
+  }
+
+  private Variant variant(String text, DriveRegister faulty) {
+    return Variant.of(text, clues.path().with(link.with(faulty)));
+  }
+
+  private RegisterEntry entry() {
+    return link.drive().entry();
+  }
+
+  private List<Variant> scales() {
+    Stream<Variant> factors =
+        Arrays.stream(OTHER_SCALES)
+            .map(factor -> entry().scale() * factor)
+            .mapToObj(
+                step ->
+                    variant(
+                        "one step is %s %s in the drive".formatted(text(step), entry().unit()),
+                        link.drive().with(entry().withScale(step))));
+    Stream<Variant> units =
+        Stream.of("Hz", "%", "rpm")
+            .filter(unit -> !unit.equals(entry().unit()))
+            .map(
+                unit ->
+                    variant(
+                        "the drive takes it for %s".formatted(unit),
+                        link.drive().with(entry().withUnit(unit))));
+    return Stream.concat(factors, units).toList();
+  }
+
+  private List<Variant> orders() {
+    boolean two = entry().type().words() == 2;
+    return Arrays.stream(WordOrder.values())
+        .filter(order -> order != entry().order())
+        // With one register only its bytes can be exchanged.
+        .filter(order -> two || order == WordOrder.BADC || order == WordOrder.ABCD)
+        .map(order -> variant("taken as " + order, link.drive().takenAs(order)))
+        .toList();
+  }
+
+  /** What 100 % is in the drive; only a register in percent leaves that open. */
+  private List<Variant> spans() {
+    SpeedScale speeds = link.drive().speeds();
+    return Arrays.stream(entry().unit().equals("%") ? Causes.USUAL_HERTZ : new double[0])
+        .filter(top -> Math.abs(top - speeds.maximumHertz()) > 0.5)
+        .mapToObj(
+            top ->
+                variant(
+                    "100 %% is %s Hz in the drive".formatted(text(top)),
+                    link.drive().with(new SpeedScale(top, speeds.poles()))))
+        .toList();
+  }
+
+  private static String text(double value) {
+    return QuantityFormat.PLAIN.number(value);
+  }
+}

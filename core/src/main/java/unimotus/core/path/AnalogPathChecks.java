@@ -1,0 +1,210 @@
+package unimotus.core.path;
+
+import static unimotus.core.path.Numbers.text;
+import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
+import static unimotus.core.quantity.MeasureUnit.PERCENT;
+
+import unimotus.core.analog.SignalRange;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.Reference;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SettingRole;
+
+/** The ends of an analog reference held against each other. */
+final class AnalogPathChecks {
+  private static final double SAME_HERTZ = 0.05;
+
+  private final AxisAssembly axis;
+  private final AnalogLink link;
+  private final Reference reference;
+  private final EffectiveSettings settings;
+  private final PathFindings findings;
+
+  AnalogPathChecks(AxisAssembly axis, AnalogLink link, PathFindings findings) {
+    this.axis = axis;
+    this.link = link;
+    this.reference = axis.axis().reference();
+    this.settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    this.findings = findings;
+  }
+
+  void check() {
+    checkRanges();
+    checkSelector();
+    checkFullScale();
+    checkResolution();
+    checkSpan();
+    checkFloor();
+    checkSignalLoss();
+  }
+
+  private void checkRanges() {
+    SignalRange sent = link.module().range();
+    SignalRange read = link.input().range();
+    if (sent == read) {
+      return;
+    }
+    if (sent.isCurrent() == read.isCurrent()
+        && sent.hasLiveZero() != read.hasLiveZero()
+        && sent.high() == read.high()) {
+      addLiveZero(sent, read);
+      return;
+    }
+    findings.add(
+        Severity.ERROR,
+        Rule.SIGNAL_KIND,
+        "reference",
+        "%s sends %s, %s reads %s"
+            .formatted(reference.output(), sent.label(), reference.input(), read.label()),
+        "The speed is wrong over the whole range, or stands at one end of it.",
+        "Set both ends to the same range; a current is the better choice over distance.");
+  }
+
+  private void addLiveZero(SignalRange sent, SignalRange read) {
+    double atZero = read.percentAt(sent.signalAt(0));
+    String seen =
+        atZero > 0
+            ? "at 0 %% the drive reads %s, fading to no error at 100 %%"
+                .formatted(text(atZero, PERCENT))
+            : "the drive reads nothing below %s of the controller's span and takes it for a broken wire"
+                .formatted(text(sent.percentAt(read.low()), PERCENT));
+    findings.add(
+        Severity.ERROR,
+        Rule.LIVE_ZERO,
+        "reference",
+        "%s sends %s, %s reads %s: %s"
+            .formatted(reference.output(), sent.label(), reference.input(), read.label(), seen),
+        "Low speeds are wrong most, full speed is right: it looks proven when tried at full speed only.",
+        "Set %s to %s (%s)."
+            .formatted(
+                reference.input(),
+                sent.label(),
+                findings.code(SettingRole.ANALOG_RANGE, reference.input())));
+  }
+
+  private void checkSelector() {
+    String terminal = reference.input();
+    if (terminal == null
+        || axis.driveSheet().selector(SelectorRole.INPUT_KIND, terminal).isEmpty()) {
+      return;
+    }
+    String kind = settings.selector(SelectorRole.INPUT_KIND, terminal, "voltage");
+    String set = settings.choice(SettingRole.ANALOG_RANGE, terminal, "");
+    boolean current =
+        SignalRange.ofLabel(set).map(SignalRange::isCurrent).orElse(kind.equals("current"));
+    if (current != kind.equals("current")) {
+      findings.add(
+          Severity.ERROR,
+          Rule.INPUT_SELECTOR,
+          "drive/" + terminal,
+          "the switch of %s stands at %s, %s is set to %s"
+              .formatted(terminal, kind, findings.code(SettingRole.ANALOG_RANGE, terminal), set),
+          "The switch decides what the terminal takes; the setting only scales it.",
+          "Put the switch to %s, with the drive switched off."
+              .formatted(current ? "current" : "voltage"));
+    }
+  }
+
+  private void checkFullScale() {
+    int program = link.counts().fullScaleCounts();
+    int module = link.module().fullScaleCounts();
+    if (program != module) {
+      findings.add(
+          Severity.ERROR,
+          Rule.RAW_FULL_SCALE,
+          "reference",
+          "the program writes %s counts for 100 %%, the module takes %s as full scale: ratio %s"
+              .formatted(text(program), text(module), text((double) program / module)),
+          program < module
+              ? "Full speed is never reached: every value is short by that ratio."
+              : "The top of the range is cut off at the module's full scale.",
+          "Scale to %s in the program.".formatted(text(module)));
+    }
+  }
+
+  private void checkResolution() {
+    OutputModule module = link.module();
+    double span = module.range().high() - Math.max(0, module.range().low());
+    findings.addResolution(
+        Math.max(module.step() / span * 100, link.input().step()),
+        "Use a finer converter, a span that fits the range, or accept the step.");
+  }
+
+  private void checkSpan() {
+    DriveReference drive = link.reference();
+    double meantLow = reference.frequencyAtZeroHertz();
+    double meantHigh = reference.frequencyAtFullHertz();
+    if (differs(meantLow, drive.frequencyAtLowHertz())
+        || differs(meantHigh, drive.frequencyAtHighHertz())) {
+      findings.add(
+          Severity.ERROR,
+          Rule.SPAN_ENDS,
+          "reference",
+          "the program means %s to %s, the drive makes %s to %s of it"
+              .formatted(
+                  text(meantLow),
+                  text(meantHigh, HERTZ_UNIT),
+                  text(drive.frequencyAtLowHertz()),
+                  text(drive.frequencyAtHighHertz(), HERTZ_UNIT)),
+          "Minimum and maximum must be the same two numbers in controller and drive, or every speed is off.",
+          "Set %s and %s to %s and %s Hz, or change the program."
+              .formatted(
+                  findings.code(SettingRole.FREQUENCY_AT_LOW, reference.input()),
+                  findings.code(SettingRole.FREQUENCY_AT_HIGH, reference.input()),
+                  text(meantLow),
+                  text(meantHigh)));
+    }
+    if (drive.frequencyAtHighHertz() > drive.maximumHertz() + SAME_HERTZ) {
+      double share =
+          (drive.maximumHertz() - drive.frequencyAtLowHertz())
+              / (drive.frequencyAtHighHertz() - drive.frequencyAtLowHertz());
+      findings.add(
+          Severity.ERROR,
+          Rule.CLAMPED_MAXIMUM,
+          findings.setting(SettingRole.MAXIMUM_FREQUENCY, "maximum"),
+          "the reference runs to %s, the maximum frequency is %s"
+              .formatted(
+                  text(drive.frequencyAtHighHertz(), HERTZ_UNIT),
+                  text(drive.maximumHertz(), HERTZ_UNIT)),
+          "Above %s of the reference the speed stands still.".formatted(text(share * 100, PERCENT)),
+          "Raise the maximum frequency if motor and machine allow it, or scale the reference down.");
+    }
+  }
+
+  private void checkFloor() {
+    DriveReference drive = link.reference();
+    if (drive.minimumHertz() > Math.abs(drive.frequencyAtLowHertz()) + SAME_HERTZ
+        && !link.module().range().isBipolar()) {
+      findings.add(
+          Severity.WARNING,
+          Rule.MINIMUM_FLOOR,
+          findings.setting(SettingRole.MINIMUM_FREQUENCY, "minimum"),
+          "the reference begins at %s, the minimum frequency is %s"
+              .formatted(
+                  text(drive.frequencyAtLowHertz(), HERTZ_UNIT),
+                  text(drive.minimumHertz(), HERTZ_UNIT)),
+          "Low commands make no difference until the minimum is passed.",
+          "Lower the minimum, or begin the program's span at the same frequency.");
+    }
+  }
+
+  private void checkSignalLoss() {
+    if (link.input().range().hasLiveZero() && link.input().lossAction().equals("none")) {
+      findings.add(
+          Severity.WARNING,
+          Rule.SIGNAL_LOSS,
+          "drive/" + reference.input(),
+          "%s has a live zero, but a lost signal does nothing"
+              .formatted(link.input().range().label()),
+          "A broken wire then reads as minimum speed and nobody is told.",
+          "Set %s to fault.".formatted(findings.code(SettingRole.LOSS_ACTION, reference.input())));
+    }
+  }
+
+  private boolean differs(double a, double b) {
+    return Math.abs(a - b) > SAME_HERTZ;
+  }
+}

@@ -1,0 +1,71 @@
+package unimotus.core.path;
+
+import static unimotus.core.path.Numbers.text;
+
+import java.util.ArrayList;
+import java.util.List;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
+
+/** What the checks of one path have found, and the words they share. */
+final class PathFindings {
+  private final AxisAssembly axis;
+  private final List<Finding> found = new ArrayList<>();
+
+  PathFindings(AxisAssembly axis) {
+    this.axis = axis;
+  }
+
+  List<Finding> found() {
+    return found;
+  }
+
+  void add(Severity severity, Rule rule, String place, String seen, String why, String remedy) {
+    found.add(
+        new Finding(
+            severity, rule, "axis/%s/%s".formatted(axis.axis().id(), place), seen, why, remedy));
+  }
+
+  /** Says that the steps of a link are coarser than the speed that is wanted, where they are. */
+  void addResolution(double percentStep, String remedy) {
+    double span =
+        Math.abs(axis.axis().reference().speedAtFull() - axis.axis().reference().speedAtZero());
+    double step = span * percentStep / 100;
+    double wanted = axis.axis().reference().wantedStep();
+    if (step > wanted) {
+      add(
+          Severity.WARNING,
+          Rule.RESOLUTION,
+          "reference",
+          "one step is %s, %s is wanted".formatted(speed(step), speed(wanted)),
+          "Finer commands than one step make no difference to the machine.",
+          remedy);
+    }
+  }
+
+  /** A machine speed with its unit. */
+  String speed(double value) {
+    return text(value, axis.axis().mechanics().unit());
+  }
+
+  /** Code and name of a setting of a terminal. */
+  String code(SettingRole role, @Nullable String terminal) {
+    return terminal == null
+        ? role.name()
+        : axis.driveSheet()
+            .setting(role, terminal)
+            .map(s -> s.code() + " " + s.name())
+            .orElse(role.name());
+  }
+
+  /** Where a setting of the drive stands. */
+  String setting(SettingRole role, String otherwise) {
+    return "drive/"
+        + axis.driveSheet().setting(role).map(SettingDefinition::code).orElse(otherwise);
+  }
+}

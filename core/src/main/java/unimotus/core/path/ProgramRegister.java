@@ -1,0 +1,128 @@
+package unimotus.core.path;
+
+import static unimotus.core.path.Numbers.text;
+import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
+
+import java.util.Optional;
+import unimotus.core.derivation.Step;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.motor.SpeedScale;
+import unimotus.core.quantity.MeasureUnit;
+
+/**
+ * The program turns percent into the raw number of a register: f = f₀ + p/100·(f₁₀₀ − f₀), in the
+ * unit of the register, less its offset, over its scale.
+ *
+ * @param entry the register as the program knows it
+ * @param speeds what its unit means in hertz
+ * @param hertzAtZero f₀, frequency the program means by 0 %
+ * @param hertzAtFull f₁₀₀, frequency the program means by 100 %
+ */
+public record ProgramRegister(
+    RegisterEntry entry, SpeedScale speeds, double hertzAtZero, double hertzAtFull)
+    implements Stage {
+
+  @Override
+  public Station from() {
+    return Station.PERCENT;
+  }
+
+  @Override
+  public Station to() {
+    return Station.COUNTS;
+  }
+
+  @Override
+  public MeasureUnit unit() {
+    return MeasureUnit.COUNTS;
+  }
+
+  @Override
+  public double forward(double percent) {
+    return raw(held(wanted(percent)));
+  }
+
+  @Override
+  public double inverse(double raw) {
+    double hertz = speeds.hertz(raw * entry.scale() + entry.offset(), entry.unit());
+    return (hertz - hertzAtZero) / (hertzAtFull - hertzAtZero) * 100;
+  }
+
+  /** The raw number of a value in the unit of the register. */
+  public double raw(double value) {
+    return entry.type().decode(entry.words(entry.held(value)), entry.order());
+  }
+
+  private double hertz(double percent) {
+    return hertzAtZero + percent / 100 * (hertzAtFull - hertzAtZero);
+  }
+
+  /** In the unit of the register. */
+  private double wanted(double percent) {
+    return speeds.value(hertz(percent), entry.unit());
+  }
+
+  private double held(double value) {
+    return entry.held(Numbers.clamp(value, entry.minimum(), entry.maximum()));
+  }
+
+  @Override
+  public double low() {
+    return Math.min(forward(0), forward(100));
+  }
+
+  @Override
+  public double high() {
+    return Math.max(forward(0), forward(100));
+  }
+
+  @Override
+  public double step() {
+    return entry.type() == RegisterType.FLOAT_32 ? 0 : 1;
+  }
+
+  @Override
+  public String origin() {
+    return "program: " + entry.place();
+  }
+
+  @Override
+  public Step sum(double in, double out) {
+    return new Step(
+        "number in the register",
+        "(f₀ + p/100·(f₁₀₀ − f₀) − offset)/scale",
+        "(%s + %s/100·(%s − %s)%s − %s)/%s%s"
+            .formatted(
+                text(hertzAtZero),
+                text(in),
+                text(hertzAtFull),
+                text(hertzAtZero),
+                inUnit(in),
+                text(entry.offset()),
+                text(entry.scale()),
+                step() == 0 ? "" : ", whole"),
+        out,
+        unit(),
+        origin());
+  }
+
+  /** The frequency in the unit of the register, where that is another. */
+  private String inUnit(double percent) {
+    double wanted = wanted(percent);
+    return wanted == hertz(percent)
+        ? ""
+        : " = %s, which is %s %s,"
+            .formatted(text(hertz(percent), HERTZ_UNIT), text(wanted), entry.unit());
+  }
+
+  @Override
+  public Optional<String> condition(double percent) {
+    double wanted = wanted(percent);
+    double held = held(wanted);
+    return Math.abs(wanted - held) > Math.abs(entry.scale())
+        ? Optional.of(
+            "held at %s %s: the register takes no more".formatted(text(held), entry.unit()))
+        : Optional.empty();
+  }
+}

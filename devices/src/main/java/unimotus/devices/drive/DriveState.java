@@ -1,0 +1,126 @@
+package unimotus.devices.drive;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import unimotus.core.profile.WordBit;
+import unimotus.core.profile.WordMachine;
+import unimotus.core.profile.WordProfile;
+import unimotus.core.profile.WordState;
+
+/** How a drive stands by its words: its state, the last control word, what its status word says. */
+final class DriveState {
+  private final WordProfile profile;
+  private final WordMachine machine;
+  private WordState state;
+  private int control;
+
+  /** A drive that was just switched on. */
+  DriveState(WordProfile profile) {
+    this.profile = profile;
+    this.machine = new WordMachine(profile);
+    this.state = poweredOn();
+  }
+
+  /** A drive goes by itself from power on to where the first word is awaited. */
+  private WordState poweredOn() {
+    return first(s -> s.kind() == WordState.Kind.READY && isReachedByItself(s))
+        .or(() -> first(this::isReachedByItself))
+        .or(() -> first(s -> s.kind() == WordState.Kind.READY))
+        .orElse(profile.states().get(0));
+  }
+
+  private Optional<WordState> first(Predicate<WordState> wanted) {
+    return profile.states().stream().filter(wanted).findFirst();
+  }
+
+  private boolean isReachedByItself(WordState candidate) {
+    return profile.transitions().stream()
+        .anyMatch(t -> t.command() == null && t.to().equals(candidate.name()));
+  }
+
+  private boolean isLeftByItself(WordState candidate) {
+    return profile.transitions().stream()
+        .anyMatch(t -> t.command() == null && t.from().equals(candidate.name()));
+  }
+
+  WordState state() {
+    return state;
+  }
+
+  boolean is(WordState.Kind kind) {
+    return state.kind() == kind;
+  }
+
+  /** The last control word. */
+  int control() {
+    return control;
+  }
+
+  /** Its own supervision found a fault. */
+  void fail() {
+    state = first(s -> s.kind() == WordState.Kind.FAULT && !isLeftByItself(s)).orElse(poweredOn());
+  }
+
+  /** It stops as if it had been told to. */
+  void stop() {
+    state = first(s -> s.kind() == WordState.Kind.READY).orElseGet(this::poweredOn);
+    control = machine.stopWord();
+  }
+
+  /** Whether a control word would change nothing in this state. */
+  boolean ignores(int word) {
+    return word != control && machine.react(state, word, control).isIgnored();
+  }
+
+  void take(int word) {
+    if (listensTo(word)) {
+      state = machine.react(state, word, control).to();
+    }
+    control = word;
+  }
+
+  /** A drive that can be commanded from several places obeys a word only where it claims it. */
+  private boolean listensTo(int word) {
+    int claim = bit(profile.controlBits(), "commanded from here");
+    return (word & claim) == claim;
+  }
+
+  boolean isReverse() {
+    return (control & profile.reverse()) != 0;
+  }
+
+  /** Whether the word lets the reference through. */
+  boolean letsReferenceIn() {
+    return (control & profile.extras()) == profile.extras();
+  }
+
+  /**
+   * The status word.
+   *
+   * @param reverse whether the shaft turns backward
+   * @param reached whether the reference is reached
+   */
+  int status(boolean reverse, boolean reached) {
+    return state.value()
+        | status("voltage enabled", true)
+        | status("remote", true)
+        | status("commanded over the fieldbus", listensTo(control))
+        | status("in reverse", reverse)
+        | status("target reached", reached)
+        | status("at reference", reached);
+  }
+
+  private int status(String name, boolean set) {
+    return set ? bit(profile.statusBits(), name) & ~state.mask() : 0;
+  }
+
+  /** The bit of a name; 0 where the profile has none such. */
+  private static int bit(List<WordBit> bits, String name) {
+    return bits.stream()
+        .filter(b -> b.name().equals(name))
+        .mapToInt(b -> 1 << b.bit())
+        .findFirst()
+        .orElse(0);
+  }
+}
