@@ -394,7 +394,7 @@ class CommandLineTest {
         .contains("ref50.signal")
         .contains("voltmeter");
     JsonNode all = json("predict", "demo", "--json");
-    assertThat(all).hasSize(3);
+    assertThat(all).hasSize(4);
     assertThat(all.get(0).get("predictions").get(0).get("value").asText())
         .isEqualTo("not permitted");
   }

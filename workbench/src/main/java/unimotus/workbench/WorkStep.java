@@ -93,6 +93,7 @@ public enum WorkStep {
           TUNING_STALE,
           LEFT_OTHERWISE,
           LINK_HELD,
+          UNIT_TWICE,
           SIGNAL_LOSS,
           MINIMUM_FLOOR,
           CLAMPED_MAXIMUM ->

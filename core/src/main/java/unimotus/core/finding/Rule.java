@@ -85,7 +85,8 @@ public enum Rule {
   STANDING_BYPASS("SAF-012", "Safety function is bypassed", "common practice"),
   LINK_HELD("FLD-001", "Lost link leaves the motor running", "common practice"),
   UNIT_NUMBER("FLD-002", "Unit number is not the drive's", "Modbus over Serial Line V1.02"),
-  REGISTER_MAP("FLD-003", "Register map contradicts itself", "Modbus Application Protocol V1.1b3");
+  REGISTER_MAP("FLD-003", "Register map contradicts itself", "Modbus Application Protocol V1.1b3"),
+  UNIT_TWICE("FLD-004", "Unit number is given twice", "Modbus over Serial Line V1.02");
 
   private final String code;
   private final String title;

@@ -87,18 +87,16 @@ public record DriveRegister(
   public Step sum(double in, double out) {
     double value = value(in);
     double wanted = wanted(in);
+    boolean shifted = entry.offset() != 0;
     return new Step(
         "output frequency",
-        "raw·scale + offset",
-        "%s·%s + %s%s"
+        shifted ? "raw·scale + offset" : "raw·scale",
+        "%s·%s%s%s"
             .formatted(
                 text(taken(in)),
                 text(entry.scale()),
-                text(entry.offset()),
-                value == wanted
-                    ? ""
-                    : " = %s %s, which is %s"
-                        .formatted(text(value), entry.unit(), text(wanted, unit()))),
+                shifted ? " + " + text(entry.offset()) : "",
+                value == wanted ? "" : " = %s %s".formatted(text(value), entry.unit())),
         out,
         unit(),
         origin());

@@ -89,31 +89,25 @@ public record ProgramRegister(
 
   @Override
   public Step sum(double in, double out) {
+    boolean shifted = entry.offset() != 0;
+    double wanted = wanted(in);
     return new Step(
         "number in the register",
-        "(f₀ + p/100·(f₁₀₀ − f₀) − offset)/scale",
-        "(%s + %s/100·(%s − %s)%s − %s)/%s%s"
+        shifted ? "(f − offset)/scale" : "f/scale",
+        "%s + %s/100·(%s − %s) = %s%s; %s/%s%s"
             .formatted(
                 text(hertzAtZero),
                 text(in),
                 text(hertzAtFull),
                 text(hertzAtZero),
-                inUnit(in),
-                text(entry.offset()),
+                text(hertz(in), HERTZ_UNIT),
+                wanted == hertz(in) ? "" : ", that is %s %s".formatted(text(wanted), entry.unit()),
+                shifted ? "(%s − %s)".formatted(text(wanted), text(entry.offset())) : text(wanted),
                 text(entry.scale()),
                 step() == 0 ? "" : ", whole"),
         out,
         unit(),
         origin());
-  }
-
-  /** The frequency in the unit of the register, where that is another. */
-  private String inUnit(double percent) {
-    double wanted = wanted(percent);
-    return wanted == hertz(percent)
-        ? ""
-        : " = %s, which is %s %s,"
-            .formatted(text(hertz(percent), HERTZ_UNIT), text(wanted), entry.unit());
   }
 
   @Override

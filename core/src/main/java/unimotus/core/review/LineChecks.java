@@ -9,12 +9,13 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.SafetyNote;
 
 /**
- * What only shows on the whole line: points, drives and motors claimed by two axes, and the
- * bypasses that stand on record.
+ * What only shows on the whole line: points, drives and motors claimed by two axes, unit numbers
+ * given twice, and the bypasses that stand on record.
  */
 final class LineChecks {
   private LineChecks() {}
@@ -35,6 +36,8 @@ final class LineChecks {
       claim(owners, found, axis, "drive", axis.drive(), "");
       claim(owners, found, axis, "motor", axis.motor(), "");
     }
+    Map<String, Axis> units = new HashMap<>();
+    project.axes().forEach(axis -> unit(project, units, found, axis));
     project.notes().stream()
         .filter(SafetyNote::isStanding)
         .forEach(n -> found.computeIfAbsent(n.axis(), a -> new ArrayList<>()).add(bypass(n)));
@@ -49,6 +52,36 @@ final class LineChecks {
         "bypassed since %s by %s: %s".formatted(note.at(), note.by(), note.text()),
         "The stop does not protect anybody while it is bypassed.",
         "Take the bypass away, record it as removed and prove the stop again.");
+  }
+
+  /** Drives of one controller whose registers are known; the others are not asked. */
+  private static void unit(
+      Project project, Map<String, Axis> units, Map<String, List<Finding>> found, Axis axis) {
+    if (axis.controller() == null || axis.drive() == null) {
+      return;
+    }
+    FieldbusLink link = project.record(axis.drive()).fieldbus();
+    if (link.registers().isEmpty()) {
+      return;
+    }
+    Axis first = units.putIfAbsent(axis.controller() + "/" + link.unit(), axis);
+    if (first != null && !axis.drive().equals(first.drive())) {
+      sameUnit(found, axis, link.unit(), first);
+      sameUnit(found, first, link.unit(), axis);
+    }
+  }
+
+  private static void sameUnit(Map<String, List<Finding>> found, Axis axis, int unit, Axis other) {
+    found
+        .computeIfAbsent(axis.id(), a -> new ArrayList<>())
+        .add(
+            new Finding(
+                Severity.WARNING,
+                Rule.UNIT_TWICE,
+                "axis/%s/fieldbus".formatted(axis.id()),
+                "unit %d is that of %s as well".formatted(unit, other.name()),
+                "On one serial line both answer at once and neither is understood.",
+                "Give each drive a number of its own; over TCP an address of its own will do."));
   }
 
   private static void claim(

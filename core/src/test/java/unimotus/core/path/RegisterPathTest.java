@@ -112,7 +112,7 @@ class RegisterPathTest {
             text ->
                 assertThat(text)
                     .contains("holding register 1 = 40002")
-                    .contains("25 Hz, which is 50 %")
+                    .contains("25 Hz, that is 50 %")
                     .contains("500"));
   }
 

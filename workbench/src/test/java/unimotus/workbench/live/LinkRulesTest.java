@@ -71,6 +71,20 @@ class LinkRulesTest {
         .containsExactly(Rule.UNIT_NUMBER);
   }
 
+  /** The infeed belt of the demo has unit 12; the number must be unique on a line. */
+  @Test
+  void aUnitNumberGivenTwiceIsFoundOnBothAxes() {
+    Project twice = Buses.with(f -> f.withUnit(12).withRegisters(Buses.OWN.entries()));
+    LineReview review = LineReview.of(twice, SheetLibrary.catalogue());
+    for (String axis : List.of("rinse-drum", "infeed-belt")) {
+      assertThat(review.axis(axis).orElseThrow().findings())
+          .filteredOn(f -> f.rule() == Rule.UNIT_TWICE)
+          .singleElement()
+          .satisfies(f -> assertThat(f.seen()).contains("unit 12"));
+    }
+    assertThat(rules(Buses.with(f -> f.withRegisters(Buses.OWN.entries())))).isEmpty();
+  }
+
   @Test
   void aMapThatContradictsItselfIsFound() {
     List<RegisterEntry> twice = new ArrayList<>(Buses.OWN.entries());

@@ -83,7 +83,7 @@ class OwnMapTest {
     assertThat(standIns.units())
         .extracting(StandIns.Placed::number)
         .as("its own, then what is free")
-        .containsExactly(12, 1, 2);
+        .containsExactly(12, 1, 2, 3);
     assertThat(link.identity()).contains("Terminal drive 4 kW");
     Sample sample = link.read();
     assertThat(sample.state().orElseThrow().name()).isEqualTo("ready");

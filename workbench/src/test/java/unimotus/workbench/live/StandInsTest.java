@@ -45,10 +45,11 @@ class StandInsTest {
                       .withProfile(DriveProfiles.RUN_AND_STOP.name())));
     }
     try (StandIns standIns = start(project, StandIns.tcp(0))) {
-      assertThat(standIns.units()).extracting(StandIns.Placed::number).containsExactly(2, 1, 3);
+      assertThat(standIns.units()).extracting(StandIns.Placed::number).containsExactly(2, 1, 12, 3);
       assertThat(standIns.units())
           .extracting(StandIns.Placed::profile)
           .containsExactly(
+              DriveProfiles.RUN_AND_STOP,
               DriveProfiles.RUN_AND_STOP,
               DriveProfiles.RUN_AND_STOP,
               DriveProfiles.CIA_402_VELOCITY);
@@ -72,11 +73,11 @@ class StandInsTest {
         link.arm("A. Tester");
         link.reference(5);
         link.want(Intent.START_FORWARD);
-        assertThat(standIns.units().get(2).unit().state().kind()).isEqualTo(WordState.Kind.RUNNING);
+        assertThat(standIns.units().get(3).unit().state().kind()).isEqualTo(WordState.Kind.RUNNING);
         link.set(DriveRegisters.LINK_TIMEOUT.entry(), 2.5);
         assertThat(link.read().value(RegisterRole.LINK_TIMEOUT)).hasValue(2.5);
         link.stop();
-        assertThat(standIns.units().get(2).unit().state().kind()).isEqualTo(WordState.Kind.BLOCKED);
+        assertThat(standIns.units().get(3).unit().state().kind()).isEqualTo(WordState.Kind.BLOCKED);
         link.handBack();
       }
     }
