@@ -20,6 +20,7 @@ import unimotus.core.proof.AxisProof;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.sheet.SettingValue;
+import unimotus.workbench.Demo;
 import unimotus.workbench.Edits;
 import unimotus.workbench.SettingLists;
 import unimotus.workbench.Truth;
@@ -260,6 +261,6 @@ class SetUpStationTest extends WindowTest {
     assertThat(own.toString().lines()).hasSize(1 + drum().driveSheet().settings().size());
     assertThat(SettingLists.read(file, drum().driveSheet()).values())
         .isEqualTo(Truth.DESIGNED.of(drum()).orElseThrow());
-    assertThat(project().records()).hasSize(1);
+    assertThat(project().records()).isEqualTo(Demo.project().records());
   }
 }

@@ -4,32 +4,25 @@ import java.util.ArrayDeque;
 import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Reading;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.ManualWords;
-import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordProfile;
-import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.kit.QuantityField;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
@@ -44,19 +37,13 @@ import unimotus.workbench.live.Sample;
 /** A drive on the bus: looked at freely, commanded while armed. */
 final class LivePane extends HBox {
   private static final int POLL_MILLISECONDS = 200;
-  private static final int LOG_LINES = 12;
   private static final int STEADY_SAMPLES = 6;
 
   private final Desk desk;
   private final RouteFields where = new RouteFields();
-  private final TextField who = new TextField();
-  private final HBox referenceRow = Parts.row(8);
   private final ChoiceField<WordProfile> profiles;
   private final Label mapSaid = Parts.prose("", "ink-caption");
-  private final ChoiceField<String> others =
-      new ChoiceField<>("register to write", List.of(), n -> n, n -> {});
-  private final TextField other = new TextField("0");
-  private final VBox log = Parts.column(1);
+  private final CommandCard command;
   private final ReadoutSheet readout;
 
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
@@ -78,15 +65,6 @@ final class LivePane extends HBox {
     profiles = new ChoiceField<>("words", DriveProfiles.all(), WordProfile::name, p -> profile = p);
     profiles.setId("live-profile");
     profiles.show(profile);
-    others.setId("live-other");
-    others.setPrefWidth(170);
-    other.setId("live-other-value");
-    other.setAccessibleText("value to write");
-    other.setPrefColumnCount(5);
-    who.setId("live-who");
-    who.setAccessibleText("your name");
-    who.setPrefColumnCount(12);
-    who.setPromptText("your name");
     readout =
         new ReadoutSheet(
             desk,
@@ -96,7 +74,7 @@ final class LivePane extends HBox {
                 Parts.label(
                     "of the proof: frequency and shaft speed, under your name", "ink-label")));
     HBox.setHgrow(readout, Priority.ALWAYS);
-    referenceField();
+    command = new CommandCard(desk, map, new Asked());
     getChildren().addAll(left(), readout);
   }
 
@@ -134,19 +112,9 @@ final class LivePane extends HBox {
       }
     }
     profiles.show(profile);
-    List<String> writable =
-        map.entries().stream()
-            .filter(e -> e.access().isWritable() && e.table().mostWritten() > 0)
-            .filter(e -> e.role() != RegisterRole.CONTROL_WORD)
-            .filter(e -> e.role() != RegisterRole.REFERENCE)
-            .map(RegisterEntry::name)
-            .toList();
-    if (!others.getItems().equals(writable)) {
-      others.getItems().setAll(writable);
-      others.show(writable.isEmpty() ? null : writable.get(0));
-    }
+    command.show(map);
     if (watch == null) {
-      referenceField();
+      command.showReference();
     }
   }
 
@@ -168,77 +136,13 @@ final class LivePane extends HBox {
                   where.show(route);
                   where.showUnit(placed.number());
                 }));
-    HBox intents = Parts.row(8);
-    for (Intent intent : Intent.values()) {
-      intents
-          .getChildren()
-          .add(
-              Parts.action(
-                  "live-" + intent.name().toLowerCase(Locale.ROOT).replace('_', '-'),
-                  intent.label(),
-                  () -> command(l -> l.want(intent))));
-    }
-    VBox act =
-        Parts.sheet(
-            8,
-            Parts.label("Command it", "ink-strong"),
-            Parts.prose(
-                "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
-                "ink-label"),
-            Parts.row(
-                8,
-                who,
-                Parts.action("live-arm", "Arm", this::arm),
-                Parts.action("live-hand-back", "Hand it back", () -> command(LiveLink::handBack))),
-            referenceRow,
-            intents,
-            Parts.row(
-                8,
-                Parts.label("Any other", "ink-label"),
-                others,
-                other,
-                Parts.action("live-set", "Write", this::set)),
-            Parts.label("Written", "ink-strong"),
-            Parts.scrolling(log));
-    VBox.setVgrow(act, Priority.ALWAYS);
+    VBox.setVgrow(command, Priority.ALWAYS);
     // With many stand-ins or a serial port it may be higher than the window.
-    ScrollPane left = Parts.scrolling(new VBox(12, join, act));
+    ScrollPane left = Parts.scrolling(new VBox(12, join, command));
     left.setFitToHeight(true);
     left.setPrefWidth(510);
     left.setMinWidth(510);
     return left;
-  }
-
-  /** The reference is entered in the unit of its register. */
-  private void referenceField() {
-    String symbol = map.entry(RegisterRole.REFERENCE).map(RegisterEntry::unit).orElse("Hz");
-    MeasureUnit unit = MeasureUnit.ofSymbol(symbol).orElse(MeasureUnit.ONE);
-    QuantityField field =
-        new QuantityField(
-            "reference",
-            unit,
-            desk::units,
-            value -> command(l -> l.reference(value)),
-            desk::refuse);
-    field.setId("live-reference");
-    field.show(0);
-    referenceRow.getChildren().setAll(Parts.label("Reference", "ink-label"), field);
-  }
-
-  /** Writes a register that is neither word nor reference. */
-  private void set() {
-    Optional<RegisterEntry> entry = map.entry(String.valueOf(others.getValue()));
-    if (entry.isEmpty()) {
-      desk.refuse("choose a register that can be written");
-      return;
-    }
-    String text = other.getText().strip();
-    try {
-      double value = Double.parseDouble(text.contains(".") ? text : text.replace(',', '.'));
-      command(l -> l.set(entry.get(), value));
-    } catch (NumberFormatException none) {
-      desk.refuse("%s: '%s' is no number".formatted(entry.get().name(), text));
-    }
   }
 
   private void join() {
@@ -247,7 +151,7 @@ final class LivePane extends HBox {
       recorder = new FrameRecorder(System::nanoTime);
       LiveLink link = new LiveLink(where.target(), map, profile, desk.clock(), recorder);
       readout.begin();
-      referenceField();
+      command.showReference();
       LiveWatch next = new LiveWatch(link, POLL_MILLISECONDS, new Told(link));
       watch = next;
       next.command(this::identify);
@@ -327,11 +231,7 @@ final class LivePane extends HBox {
       recent.removeFirst();
     }
     readout.show(from, sample);
-    List<String> written = from.log();
-    log.getChildren().clear();
-    written.stream()
-        .skip(Math.max(0, written.size() - LOG_LINES))
-        .forEach(l -> log.getChildren().add(Parts.prose(l, "ink-caption")));
+    command.showWritten(from.log());
     // Asked now and not when it was read: it may have been armed meanwhile.
     if (!from.isArmed()) {
       desk.armed().set(null);
@@ -353,7 +253,7 @@ final class LivePane extends HBox {
     try {
       List<Reading> readings =
           new BusReadings(evidence.get())
-              .of(recent.getFirst(), sample, now.link().target(), who.getText(), desk.clock());
+              .of(recent.getFirst(), sample, now.link().target(), command.who(), desk.clock());
       readings.forEach(r -> desk.apply(Edits.reading(r)));
       desk.say(
           "recorded: " + String.join(", ", readings.stream().map(Reading::prediction).toList()));
@@ -362,7 +262,7 @@ final class LivePane extends HBox {
     }
   }
 
-  private void arm() {
+  private void arm(String who) {
     LiveWatch now = watch;
     if (now == null) {
       desk.refuse("join a drive first");
@@ -370,7 +270,7 @@ final class LivePane extends HBox {
     }
     try {
       LiveLink link = now.link();
-      link.arm(who.getText());
+      link.arm(who);
       desk.armed().set(new Desk.Armed(link.target().toString(), () -> stop(link)));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
@@ -398,12 +298,21 @@ final class LivePane extends HBox {
     }
   }
 
-  private void command(LiveWatch.Command command) {
-    LiveWatch now = watch;
-    if (now == null) {
-      desk.refuse("join a drive first");
-    } else {
-      now.command(command);
+  /** What the card of the commands asks for. */
+  private final class Asked implements CommandCard.Asked {
+    @Override
+    public void arm(String who) {
+      LivePane.this.arm(who);
+    }
+
+    @Override
+    public void command(LiveWatch.Command wanted) {
+      LiveWatch now = watch;
+      if (now == null) {
+        desk.refuse("join a drive first");
+      } else {
+        now.command(wanted);
+      }
     }
   }
 }

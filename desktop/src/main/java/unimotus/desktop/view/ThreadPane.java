@@ -189,6 +189,9 @@ final class ThreadPane extends Pane {
   protected void layoutChildren() {
     Map<Station, Double> centres = centres();
     knots.getChildren().clear();
+    if (centres.isEmpty()) {
+      return;
+    }
     forth().forEach(s -> place(s, centres.get(s), FORTH_Y));
     drawForth(centres);
     boolean answers = boxes.containsKey(Station.ANSWER_NUMBER);

@@ -1,0 +1,159 @@
+package unimotus.desktop.map;
+
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.VBox;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.profile.WordMachine.Intent;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.QuantityField;
+import unimotus.workbench.live.LiveLink;
+import unimotus.workbench.live.LiveWatch;
+
+/**
+ * What is commanded over the bus: who arms, reference, intents, any other register; and the log.
+ */
+final class CommandCard extends VBox {
+  private static final int LOG_LINES = 12;
+
+  /** What the card asks for. */
+  interface Asked {
+    /** Arms under a name. */
+    void arm(String who);
+
+    /** Does something with the link. */
+    void command(LiveWatch.Command command);
+  }
+
+  private final Desk desk;
+  private final Asked asked;
+  private final TextField who = new TextField();
+  private final HBox referenceRow = Parts.row(8);
+  private final ChoiceField<String> others =
+      new ChoiceField<>("register to write", List.of(), n -> n, n -> {});
+  private final TextField other = new TextField("0");
+  private final VBox log = Parts.column(1);
+  private RegisterMap map;
+
+  CommandCard(Desk desk, RegisterMap map, Asked asked) {
+    super(8);
+    this.desk = desk;
+    this.asked = asked;
+    this.map = map;
+    getStyleClass().add("sheet");
+    others.setId("live-other");
+    others.setPrefWidth(170);
+    other.setId("live-other-value");
+    other.setAccessibleText("value to write");
+    other.setPrefColumnCount(5);
+    who.setId("live-who");
+    who.setAccessibleText("your name");
+    who.setPrefColumnCount(12);
+    who.setPromptText("your name");
+    showReference();
+    getChildren()
+        .addAll(
+            Parts.label("Command it", "ink-strong"),
+            Parts.prose(
+                "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
+                "ink-label"),
+            Parts.row(
+                8,
+                who,
+                Parts.action("live-arm", "Arm", () -> asked.arm(who.getText())),
+                Parts.action(
+                    "live-hand-back", "Hand it back", () -> asked.command(LiveLink::handBack))),
+            referenceRow,
+            intents(),
+            Parts.row(
+                8,
+                Parts.label("Any other", "ink-label"),
+                others,
+                other,
+                Parts.action("live-set", "Write", this::set)),
+            Parts.label("Written", "ink-strong"),
+            Parts.scrolling(log));
+  }
+
+  private HBox intents() {
+    HBox row = Parts.row(8);
+    for (Intent intent : Intent.values()) {
+      String id = "live-" + intent.name().toLowerCase(Locale.ROOT).replace('_', '-');
+      row.getChildren()
+          .add(Parts.action(id, intent.label(), () -> asked.command(l -> l.want(intent))));
+    }
+    return row;
+  }
+
+  /** The name that was given. */
+  String who() {
+    return who.getText();
+  }
+
+  /** Takes the registers of another drive. */
+  void show(RegisterMap next) {
+    map = next;
+    List<String> writable =
+        map.entries().stream()
+            .filter(e -> e.access().isWritable() && e.table().mostWritten() > 0)
+            .filter(e -> e.role() != RegisterRole.CONTROL_WORD)
+            .filter(e -> e.role() != RegisterRole.REFERENCE)
+            .map(RegisterEntry::name)
+            .toList();
+    if (!others.getItems().equals(writable)) {
+      others.getItems().setAll(writable);
+      others.show(writable.isEmpty() ? null : writable.get(0));
+    }
+  }
+
+  /** The reference is entered in the unit of its register. */
+  void showReference() {
+    String symbol = map.entry(RegisterRole.REFERENCE).map(RegisterEntry::unit).orElse("Hz");
+    MeasureUnit unit = MeasureUnit.ofSymbol(symbol).orElse(MeasureUnit.ONE);
+    QuantityField field =
+        new QuantityField(
+            "reference",
+            unit,
+            desk::units,
+            value -> asked.command(l -> l.reference(value)),
+            desk::refuse);
+    field.setId("live-reference");
+    field.show(0);
+    referenceRow.getChildren().setAll(Parts.label("Reference", "ink-label"), field);
+  }
+
+  /** The last lines of what was written. */
+  void showWritten(List<String> written) {
+    List<Label> lines =
+        written.stream()
+            .skip(Math.max(0, written.size() - LOG_LINES))
+            .map(l -> Parts.prose(l, "ink-caption"))
+            .toList();
+    log.getChildren().setAll(lines);
+  }
+
+  /** Writes a register that is neither word nor reference. */
+  private void set() {
+    Optional<RegisterEntry> entry = map.entry(String.valueOf(others.getValue()));
+    if (entry.isEmpty()) {
+      desk.refuse("choose a register that can be written");
+      return;
+    }
+    String text = other.getText().strip();
+    try {
+      double value = Double.parseDouble(text.contains(".") ? text : text.replace(',', '.'));
+      asked.command(l -> l.set(entry.get(), value));
+    } catch (NumberFormatException none) {
+      desk.refuse("%s: '%s' is no number".formatted(entry.get().name(), text));
+    }
+  }
+}
