@@ -107,8 +107,9 @@ final class Shots {
             d -> {
               d.session().undo();
               press("#words-back");
+              d.show("infeed-belt", WorkStep.MAP);
+              d.say("");
               press("#map-registers");
-              press("#map-stand-in");
             }));
     waiting.add(pressed("register", "#register-row-1"));
     waiting.add(pressed("controller", "#map-controller"));
@@ -116,8 +117,6 @@ final class Shots {
         new Shot(
             "frames",
             d -> {
-              d.session().undo();
-              d.say("");
               press("#map-frames");
               type("#compose-count", "3");
             }));
@@ -154,7 +153,9 @@ final class Shots {
                 shell.toggleHelp();
               }
               d.preferences().set(d.preferences().get().withDark(true));
-              d.show("rinse-drum", WorkStep.MAP);
+              d.show("infeed-belt", WorkStep.MAP);
+              press("#map-path");
+              d.say("");
             }));
   }
 

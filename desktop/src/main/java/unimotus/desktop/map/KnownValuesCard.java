@@ -15,6 +15,7 @@ import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterFit;
 import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterSearch;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.machine.AxisAssembly;
@@ -45,13 +46,14 @@ final class KnownValuesCard extends VBox {
   private final List<KnownValue> values = new ArrayList<>();
   private RegisterTable table = RegisterTable.INPUT_REGISTER;
   private @Nullable String entry;
+  private final ChoiceField<RegisterTable> tables;
   private final ChoiceField<String> entries;
 
   KnownValuesCard(Desk desk, RouteFields where) {
     super(8);
     this.desk = desk;
     this.where = where;
-    ChoiceField<RegisterTable> tables =
+    tables =
         new ChoiceField<>(
             "table",
             List.of(RegisterTable.INPUT_REGISTER, RegisterTable.HOLDING_REGISTER),
@@ -115,12 +117,25 @@ final class KnownValuesCard extends VBox {
     List<String> names = map().entries().stream().map(RegisterEntry::name).toList();
     if (!entries.getItems().equals(names)) {
       entries.getItems().setAll(names);
-      entry = names.contains(entry) ? entry : names.isEmpty() ? null : names.get(0);
-      names.stream()
-          .filter(n -> n.equals("output frequency") && !names.get(0).equals(entry))
-          .findFirst()
-          .ifPresent(n -> entry = n);
-      entries.show(entry);
+      if (!names.contains(entry)) {
+        likely().ifPresent(this::lookFor);
+      }
+      entries.show(names.contains(entry) ? entry : null);
+    }
+  }
+
+  /** What a display shows first is the output frequency. */
+  private Optional<RegisterEntry> likely() {
+    return map()
+        .entry(RegisterRole.OUTPUT_FREQUENCY)
+        .or(() -> map().entries().stream().findFirst());
+  }
+
+  private void lookFor(RegisterEntry likely) {
+    entry = likely.name();
+    if (tables.getItems().contains(likely.table())) {
+      table = likely.table();
+      tables.show(table);
     }
   }
 

@@ -124,7 +124,7 @@ final class RegistersPane extends HBox {
     for (Notation each : Notation.values()) {
       words.add(each.label());
     }
-    words.addAll(List.of("type", "one step"));
+    words.addAll(List.of("type", "one step", "access"));
     for (int i = 0; i < words.size(); i++) {
       table.add(whole(Parts.label(words.get(i), "ink-caption")), i, 0);
     }
@@ -150,7 +150,8 @@ final class RegistersPane extends HBox {
     String order = entry.type().words() > 1 ? " " + entry.order() : "";
     table.add(whole(Parts.label(entry.type().label() + order, "ink-label")), column++, row);
     String step = "%s %s".formatted(desk.units().format().number(entry.scale()), entry.unit());
-    table.add(whole(Parts.label(step, "ink-label")), column, row);
+    table.add(whole(Parts.label(step, "ink-label")), column++, row);
+    table.add(whole(Parts.label(entry.access().label(), "ink-label")), column, row);
   }
 
   /** An address cut short is another address. */

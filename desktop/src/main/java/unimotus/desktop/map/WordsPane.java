@@ -235,6 +235,14 @@ final class WordsPane extends HBox {
     at.ifPresent(this::drawWay);
     played.getChildren().clear();
     timeline.forEach(r -> played.getChildren().add(Parts.prose(line(r), style(r))));
+    if (timeline.isEmpty()) {
+      played
+          .getChildren()
+          .add(
+              Parts.prose(
+                  "No word sent yet. Each word that is sent stands here with the state it leads to, or why it is ignored.",
+                  "ink-label"));
+    }
   }
 
   private static String style(Reaction reaction) {
