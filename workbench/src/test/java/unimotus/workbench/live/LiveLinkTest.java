@@ -87,7 +87,7 @@ class LiveLinkTest {
   void everyCompleteAxisOfTheDemoAnswers() {
     assertThat(standIns.units())
         .extracting(StandIns.Placed::axis)
-        .containsExactly("Rinse drum", "Header tank pump", "Drying fan");
+        .containsExactly("Rinse drum", "Header tank pump", "Infeed belt", "Drying fan");
     assertThat(standIns.server().route())
         .isInstanceOfSatisfying(Route.Tcp.class, r -> assertThat(r.host()).isEqualTo("127.0.0.1"));
   }
