@@ -16,6 +16,7 @@ import unimotus.core.machine.Reading;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.ManualWords.ControlMeaning;
 import unimotus.core.profile.ManualWords.StatusMeaning;
+import unimotus.core.proof.Verdict;
 import unimotus.desktop.map.BusFields;
 import unimotus.workbench.WorkStep;
 
@@ -115,6 +116,42 @@ class MapBusTest extends WindowTest {
     settle();
     assertThat(lookup("#reading-ref0-frequency").<TextInputControl>query().getText())
         .isEqualTo("10 Hz");
+  }
+
+  /** The axis without an analog reference: a number in a register, proved over the bus. */
+  @Test
+  void theInfeedBeltIsProvedOverItsBus() throws Exception {
+    interact(() -> desk.show("infeed-belt", WorkStep.MAP));
+    settle();
+    assertThat(lookup("#station-counts").tryQuery()).isPresent();
+    assertThat(lookup("#station-signal").tryQuery()).as("no signal on wires").isEmpty();
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> says("ready"));
+    waitUntil(() -> shows("Fieldbus drive 1.5 kW, 1.0"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    type("#live-reference", "25 %");
+    press("#live-start-forward");
+    waitUntil(() -> says("running"));
+    waitUntil(
+        () -> {
+          interact(() -> lookup("#live-record").<javafx.scene.control.Button>query().fire());
+          return message(this).contains("recorded: ref25.counts, ref25.frequency, ref25.shaft");
+        });
+    press("#live-start-reverse");
+    waitUntil(() -> shows("Control word = 0x0013"));
+    press("#live-hand-back");
+    waitUntil(() -> shows("handed back and checked"));
+    interact(() -> desk.show("infeed-belt", WorkStep.PROVE));
+    settle();
+    assertThat(lookup("#reading-ref25-counts").<TextInputControl>query().getText())
+        .startsWith("250");
+    assertThat(desk.evidence().orElseThrow().proof().verdicts())
+        .filteredOn(v -> v.reading() != null)
+        .hasSize(3)
+        .allMatch(v -> v.outcome() == Verdict.Outcome.AGREES);
   }
 
   /** The same over a serial port that exists only in this machine, found by asking. */

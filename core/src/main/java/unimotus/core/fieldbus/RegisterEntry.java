@@ -181,6 +181,12 @@ public record RegisterEntry(
         role);
   }
 
+  /** This entry with other limits of what is meant. */
+  public RegisterEntry within(double least, double most) {
+    return new RegisterEntry(
+        name, table, address, type, order, scale, offset, unit, least, most, access, group, role);
+  }
+
   /** This entry with another unit. */
   public RegisterEntry withUnit(String next) {
     return new RegisterEntry(

@@ -72,7 +72,7 @@ public final class DriveProfiles {
               "remote",
               "target reached",
               "internal limit"),
-          0,
+          Direction.BY_SIGN,
           0);
 
   /** The same in velocity mode: bits 4 to 6 let the ramp run and take the reference. */
@@ -110,7 +110,7 @@ public final class DriveProfiles {
               new WordBit(3, "fault"),
               new WordBit(4, "at reference"),
               new WordBit(5, "commanded over the fieldbus")),
-          0x02,
+          Direction.turnedBy(0x02),
           0x10);
 
   private DriveProfiles() {}

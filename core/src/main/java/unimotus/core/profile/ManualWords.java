@@ -24,6 +24,8 @@ public record ManualWords(List<ControlBit> control, List<StatusBit> status) {
   public enum ControlMeaning {
     RUN("1 runs, 0 stops"),
     RUN_WHEN_CLEAR("0 runs, 1 stops"),
+    /** Where there is one, the bits that run are those of forward. */
+    RUN_REVERSE("1 runs in reverse, alone"),
     REVERSE("1 turns the direction"),
     RESET("0→1 resets a fault"),
     ALWAYS_SET("has to be 1"),
@@ -136,21 +138,34 @@ public record ManualWords(List<ControlBit> control, List<StatusBit> status) {
    */
   public WordProfile profile() {
     int runs = mask(ControlMeaning.RUN);
-    int runMask = runs | mask(ControlMeaning.RUN_WHEN_CLEAR);
+    int backward = mask(ControlMeaning.RUN_REVERSE);
+    int stops = mask(ControlMeaning.RUN_WHEN_CLEAR);
+    int runMask = runs | backward | stops;
     int running = mask(StatusMeaning.RUNNING);
-    if (runMask == 0) {
+    if ((runs | stops) == 0) {
       throw new IllegalArgumentException("no bit of the control word starts the drive yet");
+    }
+    if (backward != 0 && runs == 0) {
+      throw new IllegalArgumentException(
+          "a bit of the control word runs in reverse, and none runs forward yet");
     }
     if (running == 0) {
       throw new IllegalArgumentException("no bit of the status word says that the drive runs yet");
     }
-    int stops = runMask & ~runs;
     List<WordCommand> commands = new ArrayList<>();
     commands.add(new WordCommand("run", runMask, runs, false));
     commands.add(new WordCommand("stop", runMask, stops, false));
     List<WordTransition> transitions = new ArrayList<>();
     transitions.add(new WordTransition(0, "ready", "run", "running"));
+    if (backward != 0) {
+      commands.add(new WordCommand("run in reverse", runMask, backward, false));
+      transitions.add(new WordTransition(0, "ready", "run in reverse", "running"));
+    }
     transitions.add(new WordTransition(0, "running", "stop", "ready"));
+    if (stops != 0) {
+      commands.add(new WordCommand("stop before all", stops, stops, false));
+      transitions.add(new WordTransition(0, "running", "stop before all", "ready"));
+    }
     boolean fails = (mask(StatusMeaning.FAULT) | mask(StatusMeaning.NO_FAULT)) != 0;
     int reset = mask(ControlMeaning.RESET);
     if (reset != 0 && fails) {
@@ -168,8 +183,15 @@ public record ManualWords(List<ControlBit> control, List<StatusBit> status) {
         transitions,
         control.stream().map(b -> named(b)).toList(),
         status.stream().map(b -> named(b)).toList(),
-        mask(ControlMeaning.REVERSE),
+        direction(runs, backward),
         mask(ControlMeaning.ALWAYS_SET));
+  }
+
+  /** Where reverse has a bit of its own, forward has one as well. */
+  private Direction direction(int runs, int backward) {
+    return backward == 0
+        ? Direction.turnedBy(mask(ControlMeaning.REVERSE))
+        : new Direction(runs, backward | mask(ControlMeaning.REVERSE));
   }
 
   private List<WordState> states(int running) {

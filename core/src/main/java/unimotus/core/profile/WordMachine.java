@@ -181,7 +181,7 @@ public final class WordMachine {
     }
     boolean reached = goal == null ? from.kind() != WordState.Kind.FAULT : from.kind() == goal;
     if (reached) {
-      return List.of();
+      return turned(from, intent, before);
     }
     return worded(commands(from, goal), from, intent, before);
   }
@@ -227,13 +227,15 @@ public final class WordMachine {
     WordState at = from;
     for (WordTransition transition : path) {
       WordCommand command = profile.command(String.valueOf(transition.command()));
-      int word = command.put(direction(intent, last) & ~pulses() | profile.extras());
+      WordState then = profile.state(transition.to());
+      int put = command.put(last & ~pulses() | profile.extras());
+      int word = then.kind() == WordState.Kind.RUNNING ? directed(intent, put) : put;
       if (command.onEdge() && command.isIn(last)) {
         // The bits have to leave before they can come again.
         int rest = word & ~command.mask() | ~command.value() & command.mask();
         steps.add(new Step(rest, "take " + command.name() + " away", at));
       }
-      at = profile.state(transition.to());
+      at = then;
       steps.add(new Step(word, command.name(), at));
       last = word;
     }
@@ -248,10 +250,26 @@ public final class WordMachine {
         .reduce(0, (a, b) -> a | b);
   }
 
-  private int direction(Intent intent, int word) {
+  /** A motor that runs is turned without a stop; the drive ramps through standstill. */
+  private List<Step> turned(WordState at, Intent intent, int before) {
+    boolean starts = intent == Intent.START_FORWARD || intent == Intent.START_REVERSE;
+    boolean otherwise = profile.direction().isReverse(before) != (intent == Intent.START_REVERSE);
+    if (!starts || !otherwise || !profile.direction().isInTheWord()) {
+      return List.of();
+    }
+    return profile.transitions().stream()
+        .filter(t -> t.to().equals(at.name()) && t.command() != null)
+        .map(t -> profile.command(String.valueOf(t.command())))
+        .findFirst()
+        .map(run -> directed(intent, run.put(before & ~pulses() | profile.extras())))
+        .map(word -> List.of(new Step(word, "turn the direction", at)))
+        .orElse(List.of());
+  }
+
+  private int directed(Intent intent, int word) {
     return switch (intent) {
-      case START_FORWARD -> word & ~profile.reverse();
-      case START_REVERSE -> word | profile.reverse();
+      case START_FORWARD -> profile.direction().put(word, false);
+      case START_REVERSE -> profile.direction().put(word, true);
       case STOP, RESET -> word;
     };
   }

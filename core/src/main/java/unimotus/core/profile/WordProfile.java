@@ -13,8 +13,7 @@ import java.util.Optional;
  * @param transitions all ways between states
  * @param controlBits the bits of the control word by name
  * @param statusBits the bits of the status word by name
- * @param reverse the bits of the control word that turn the direction; 0 where the sign of the
- *     reference does
+ * @param direction how the control word tells the direction
  * @param extras bits that have to be set in every word while the motor is commanded
  */
 public record WordProfile(
@@ -25,7 +24,7 @@ public record WordProfile(
     List<WordTransition> transitions,
     List<WordBit> controlBits,
     List<WordBit> statusBits,
-    int reverse,
+    Direction direction,
     int extras) {
 
   /** Takes copies and checks that every transition names what there is. */
@@ -35,7 +34,6 @@ public record WordProfile(
     transitions = List.copyOf(transitions);
     controlBits = List.copyOf(controlBits);
     statusBits = List.copyOf(statusBits);
-    Words.check(reverse);
     Words.check(extras);
     for (WordTransition t : transitions) {
       known(name, "state", t.from(), states.stream().map(WordState::name).toList());
@@ -64,7 +62,7 @@ public record WordProfile(
         transitions,
         controlBits,
         statusBits,
-        reverse,
+        direction,
         nextExtras);
   }
 

@@ -12,6 +12,7 @@ import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.motor.SpeedScale;
+import unimotus.core.profile.Direction;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
@@ -126,13 +127,20 @@ final class LinkStatements {
       }
     }
     add("  END_IF;");
-    if (profile.reverse() != 0) {
+    if (profile.direction().isInTheWord()) {
       add("  IF Backward THEN");
-      add("    ControlWord := ControlWord OR %s;".formatted(hex(profile.reverse())));
+      add("    ControlWord := %s;".formatted(backward(profile.direction())));
       add("  END_IF;");
     }
     add("END_IF;");
     add("");
+  }
+
+  private static String backward(Direction direction) {
+    return direction.forward() == 0
+        ? "ControlWord OR " + hex(direction.reverse())
+        : "(ControlWord AND %s) OR %s"
+            .formatted(hex(0xFFFF & ~direction.forward()), hex(direction.reverse()));
   }
 
   /** The word that keeps a drive from running by its ramp. */
@@ -200,7 +208,7 @@ final class LinkStatements {
         "Hertz := LIMIT(0.0, %s * %s%s, %s);"
             .formatted(
                 speed, real(span / speedSpan), plus(scale.frequencyAtZeroHertz()), real(most)));
-    if (profile.reverse() == 0 && entry.minimum() < 0) {
+    if (!profile.direction().isInTheWord() && entry.minimum() < 0) {
       add("IF Backward THEN");
       add("  Hertz := -Hertz;");
       add("END_IF;");

@@ -57,6 +57,56 @@ class ManualWordsTest {
         .containsExactly(0x0484);
   }
 
+  /** Run forward and run in reverse as two bits, the other school (common practice). */
+  @Test
+  void eachDirectionMayHaveItsBit() {
+    ManualWords words =
+        new ManualWords(
+            List.of(
+                new ControlBit(0, ControlMeaning.RUN, "forward"),
+                new ControlBit(1, ControlMeaning.RUN_REVERSE, "reverse"),
+                new ControlBit(3, ControlMeaning.RUN_WHEN_CLEAR, "stop")),
+            List.of(
+                new StatusBit(0, StatusMeaning.RUNNING, ""),
+                new StatusBit(1, StatusMeaning.REVERSED, "")));
+    WordProfile two = words.profile();
+    WordMachine plays = new WordMachine(two);
+    WordState ready = two.state("ready");
+    WordState running = two.state("running");
+    assertThat(plays.way(ready, Intent.START_FORWARD, 0x08))
+        .extracting(Step::word)
+        .containsExactly(0x01);
+    assertThat(plays.way(ready, Intent.START_REVERSE, 0x08))
+        .extracting(Step::word)
+        .containsExactly(0x02);
+    assertThat(plays.way(running, Intent.START_REVERSE, 0x01))
+        .extracting(Step::word)
+        .containsExactly(0x02);
+    assertThat(plays.way(running, Intent.START_REVERSE, 0x02)).isEmpty();
+    assertThat(plays.way(running, Intent.STOP, 0x02)).extracting(Step::word).containsExactly(0x08);
+    assertThat(plays.react(ready, 0x02, 0).to()).isEqualTo(running);
+    assertThat(plays.react(ready, 0x03, 0).isIgnored()).as("both at once").isTrue();
+    assertThat(plays.react(running, 0x09, 0x01).to()).as("stop goes before run").isEqualTo(ready);
+    assertThat(two.direction().isReverse(0x02)).isTrue();
+    assertThat(two.direction().isReverse(0x01)).isFalse();
+    ManualWords alone =
+        new ManualWords(
+            List.of(
+                new ControlBit(1, ControlMeaning.RUN_REVERSE, ""),
+                new ControlBit(3, ControlMeaning.RUN_WHEN_CLEAR, "")),
+            words.status());
+    assertThatThrownBy(alone::profile).hasMessageContaining("none runs forward");
+  }
+
+  /** A motor that runs forward and shall run in reverse is told so without a stop. */
+  @Test
+  void aRunningMotorIsTurned() {
+    assertThat(machine.way(profile.state("running"), Intent.START_REVERSE, 0x0402))
+        .extracting(Step::word)
+        .containsExactly(0x0422);
+    assertThat(machine.way(profile.state("running"), Intent.START_FORWARD, 0x0402)).isEmpty();
+  }
+
   /** Where 0 would run, 0 is no stop word. */
   @Test
   void theStopWordStops() {

@@ -216,7 +216,15 @@ class WordMachineTest {
     assertThatThrownBy(
             () ->
                 new WordProfile(
-                    "odd", "", CIA.states(), CIA.commands(), odd, List.of(), List.of(), 0, 0))
+                    "odd",
+                    "",
+                    CIA.states(),
+                    CIA.commands(),
+                    odd,
+                    List.of(),
+                    List.of(),
+                    Direction.BY_SIGN,
+                    0))
         .hasMessageContaining("'kick'");
     assertThatThrownBy(() -> new WordState("x", 0x0F, 0x10, WordState.Kind.READY))
         .hasMessageContaining("outside its mask");

@@ -42,8 +42,11 @@ class WordWaysTest {
     if (random.nextBoolean()) {
       to.add(new ControlBit(control.get(2), ControlMeaning.RUN, ""));
     }
+    boolean forward = to.stream().anyMatch(b -> b.meaning() == ControlMeaning.RUN);
     if (random.nextBoolean()) {
-      to.add(new ControlBit(control.get(3), ControlMeaning.REVERSE, ""));
+      ControlMeaning backward =
+          forward && random.nextBoolean() ? ControlMeaning.RUN_REVERSE : ControlMeaning.REVERSE;
+      to.add(new ControlBit(control.get(3), backward, ""));
     }
     if (random.nextBoolean()) {
       to.add(new ControlBit(control.get(4), ControlMeaning.ALWAYS_SET, ""));

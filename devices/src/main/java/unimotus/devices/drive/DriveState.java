@@ -70,7 +70,9 @@ final class DriveState {
 
   /** Whether a control word would change nothing in this state. */
   boolean ignores(int word) {
-    return word != control && machine.react(state, word, control).isIgnored();
+    boolean turns =
+        is(WordState.Kind.RUNNING) && profile.direction().isReverse(word) != isReverse();
+    return word != control && !turns && machine.react(state, word, control).isIgnored();
   }
 
   void take(int word) {
@@ -87,7 +89,7 @@ final class DriveState {
   }
 
   boolean isReverse() {
-    return (control & profile.reverse()) != 0;
+    return profile.direction().isReverse(control);
   }
 
   /** Whether the word lets the reference through. */

@@ -4,12 +4,9 @@ import java.io.IOException;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
@@ -20,6 +17,7 @@ import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.profile.Words;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.FrameFault;
 import unimotus.devices.modbus.Request;
@@ -42,8 +40,7 @@ public final class LiveLink implements AutoCloseable {
   private final Target target;
   private final RegisterMap map;
   private final WordProfile profile;
-  private final Client client;
-  private final List<ReadRequest> requests;
+  private final DriveReader reader;
   private final Arming arming;
   private final Tap tap;
   private int lastControlWord;
@@ -74,8 +71,8 @@ public final class LiveLink implements AutoCloseable {
     this.map = map;
     this.profile = profile;
     this.arming = new Arming(target, clock, ARMED_FOR);
-    this.client = target.route().client(TIMEOUT_MILLISECONDS, tap);
-    this.requests = ReadRequest.fewest(map.entries(), 0);
+    this.reader =
+        new DriveReader(target, map, profile, target.route().client(TIMEOUT_MILLISECONDS, tap));
   }
 
   /** Where it goes. */
@@ -99,8 +96,7 @@ public final class LiveLink implements AutoCloseable {
    * @throws NotDone where it does not tell
    */
   public synchronized List<String> identity() throws NotDone {
-    Response answer = ask(new Request.Identify(1, 0));
-    return List.copyOf(((Response.Identity) answer).objects().values());
+    return reader.identity();
   }
 
   /**
@@ -110,59 +106,7 @@ public final class LiveLink implements AutoCloseable {
    *     everything
    */
   public synchronized Sample read() throws NotDone {
-    Map<RegisterEntry, List<Integer>> words = new LinkedHashMap<>();
-    List<String> refusals = new ArrayList<>();
-    for (ReadRequest request : requests) {
-      int function = request.table().readFunction();
-      Response answer = exchange(new Request.Read(function, request.address(), request.count()));
-      if (answer instanceof Response.Refusal refusal) {
-        refusals.add(
-            "%s %d to %d: %s"
-                .formatted(
-                    request.table().label(),
-                    request.address(),
-                    request.end() - 1,
-                    refusal.words()));
-        continue;
-      }
-      List<Integer> values = ((Response.Values) answer).values();
-      for (RegisterEntry entry : request.entries()) {
-        int from = entry.address() - request.address();
-        words.put(entry, values.subList(from, from + entry.type().words()));
-      }
-    }
-    if (words.isEmpty() && !refusals.isEmpty()) {
-      throw new NotDone("%s refused: %s".formatted(target, String.join("; ", refusals)));
-    }
-    return sample(words, refusals);
-  }
-
-  private Sample sample(Map<RegisterEntry, List<Integer>> read, List<String> refusals) {
-    Map<RegisterEntry, List<Integer>> ordered = new LinkedHashMap<>();
-    map.entries().stream()
-        .filter(read::containsKey)
-        .forEach(e -> ordered.put(e, List.copyOf(read.get(e))));
-    Sample bare = new Sample(ordered, Optional.empty(), refusals);
-    OptionalDouble status = bare.value(RegisterRole.STATUS_WORD);
-    return status.isEmpty()
-        ? bare
-        : new Sample(ordered, profile.shown((int) status.getAsDouble()), refusals);
-  }
-
-  private Response exchange(Request request) throws NotDone {
-    try {
-      return client.ask(target.unit(), request);
-    } catch (IOException | FrameFault broken) {
-      throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
-    }
-  }
-
-  private Response ask(Request request) throws NotDone {
-    Response answer = exchange(request);
-    if (answer instanceof Response.Refusal refusal) {
-      throw new NotDone("%s refused: %s".formatted(target, refusal.words()));
-    }
-    return answer;
+    return reader.read();
   }
 
   /**
@@ -244,7 +188,9 @@ public final class LiveLink implements AutoCloseable {
             .orElseThrow(() -> new NotDone("the status word shows no state of the profile"));
     int before = (int) sample.value(control).orElse(lastControlWord);
     try {
-      for (Step step : new WordMachine(profile).way(at, intent, before)) {
+      List<Step> way = new WordMachine(profile).way(at, intent, before);
+      turnReference(intent, sample);
+      for (Step step : way) {
         // A stop meanwhile has disarmed the link: no further step goes out.
         arming.command();
         write(control, step.word());
@@ -252,6 +198,25 @@ public final class LiveLink implements AutoCloseable {
       }
     } catch (IllegalArgumentException byItself) {
       throw new NotDone(String.valueOf(byItself.getMessage()));
+    }
+  }
+
+  /** Where no bit tells the direction the sign of the reference does. */
+  private void turnReference(Intent intent, Sample sample) throws NotDone {
+    boolean backward = intent == Intent.START_REVERSE;
+    if (profile.direction().isInTheWord() || !backward && intent != Intent.START_FORWARD) {
+      return;
+    }
+    RegisterEntry reference = needed(RegisterRole.REFERENCE);
+    if (backward && reference.minimum() >= 0) {
+      throw new NotDone(
+          "no bit of these words turns the direction, and %s takes no negative value, %s at least"
+              .formatted(reference.name(), QuantityFormat.PLAIN.number(reference.minimum())));
+    }
+    double now = sample.value(reference).orElse(0);
+    double wanted = backward ? -Math.abs(now) : Math.abs(now);
+    if (wanted != now) {
+      write(reference, wanted);
     }
   }
 
@@ -298,7 +263,7 @@ public final class LiveLink implements AutoCloseable {
     int word = new WordMachine(profile).stopWord();
     Request request = request(needed(RegisterRole.CONTROL_WORD), word);
     if (!target.route().isShared()) {
-      ask(request);
+      reader.ask(request);
       owed = false;
       arming.note("stop: control word = " + Words.hex(word));
       return;
@@ -359,7 +324,7 @@ public final class LiveLink implements AutoCloseable {
       // Also where no answer comes: the drive may have taken it.
       Request request = request(entry, value);
       owed = true;
-      ask(request);
+      reader.ask(request);
       if (entry.role() == RegisterRole.CONTROL_WORD) {
         lastControlWord = (int) value;
       }
@@ -390,6 +355,6 @@ public final class LiveLink implements AutoCloseable {
 
   @Override
   public void close() throws IOException {
-    client.close();
+    reader.close();
   }
 }

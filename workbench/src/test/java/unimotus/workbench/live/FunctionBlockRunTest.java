@@ -162,11 +162,21 @@ class FunctionBlockRunTest {
               new StatusBit(2, StatusMeaning.RUNNING, ""),
               new StatusBit(6, StatusMeaning.FAULT, "")));
 
+  /** A bit for each direction. */
+  private static final ManualWords TWO_WAYS =
+      new ManualWords(
+          List.of(
+              new ControlBit(0, ControlMeaning.RUN, "forward"),
+              new ControlBit(1, ControlMeaning.RUN_REVERSE, "reverse"),
+              new ControlBit(2, ControlMeaning.RESET, "clear")),
+          WORDS.status());
+
   static List<Arguments> profiles() {
     return List.of(
         Arguments.of(DriveProfiles.CIA_402_VELOCITY),
         Arguments.of(DriveProfiles.RUN_AND_STOP),
-        Arguments.of(WORDS.profile()));
+        Arguments.of(WORDS.profile()),
+        Arguments.of(TWO_WAYS.profile()));
   }
 
   private static FunctionBlock block(WordProfile profile) {

@@ -9,11 +9,15 @@ import java.time.Duration;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.ZoneOffset;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
@@ -121,6 +125,41 @@ class LiveLinkTest {
     assertThat(read(DriveRegisters.CONTROL_WORD)).isZero();
     assertThat(link.log()).first().asString().contains("armed by A. Tester");
     assertThat(link.log()).last().asString().contains("handed back and checked");
+  }
+
+  /** In velocity mode no bit tells the direction: the sign of the reference does (CiA 402). */
+  @Test
+  void reverseIsTheSignOfTheReferenceWhereNoBitTellsIt() throws Exception {
+    link.arm("A. Tester");
+    link.reference(5);
+    link.want(Intent.START_REVERSE);
+    assertThat(read(DriveRegisters.REFERENCE)).isEqualTo(-5);
+    Thread.sleep(300);
+    assertThat(read(DriveRegisters.OUTPUT)).isBetween(-5.0, -0.1);
+    link.want(Intent.START_FORWARD);
+    assertThat(read(DriveRegisters.REFERENCE)).as("turned while it runs").isEqualTo(5);
+    assertThat(link.log()).anyMatch(l -> l.contains("frequency reference = 0xFE0C"));
+    link.handBack();
+  }
+
+  @Test
+  void reverseIsRefusedWhereNothingTellsIt() throws Exception {
+    List<RegisterEntry> upward =
+        DriveRegisters.map().entries().stream()
+            .map(e -> e.role() == RegisterRole.REFERENCE ? e.within(0, e.maximum()) : e)
+            .toList();
+    try (LiveLink plain =
+        new LiveLink(
+            link.target(), new RegisterMap(upward), DriveProfiles.CIA_402_VELOCITY, clock)) {
+      plain.arm("A. Tester");
+      plain.reference(5);
+      assertThatThrownBy(() -> plain.want(Intent.START_REVERSE))
+          .isInstanceOf(NotDone.class)
+          .hasMessageContaining("frequency reference takes no negative value, 0 at least");
+      assertThat(plain.read().state().orElseThrow().kind())
+          .as("nothing was sent")
+          .isEqualTo(WordState.Kind.BLOCKED);
+    }
   }
 
   @Test
