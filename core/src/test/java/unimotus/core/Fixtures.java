@@ -3,11 +3,16 @@ package unimotus.core;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
+import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
@@ -249,6 +254,31 @@ public final class Fixtures {
         List.of(),
         List.of(),
         List.of());
+  }
+
+  /** A reference in holding register 1, in steps of {@code scale}. */
+  public static RegisterEntry reference(RegisterType type, double scale, String unit, double most) {
+    return new RegisterEntry(
+        "Frequency reference",
+        RegisterTable.HOLDING_REGISTER,
+        1,
+        type,
+        WordOrder.ABCD,
+        scale,
+        0,
+        unit,
+        0,
+        most,
+        RegisterEntry.Access.READ_WRITE,
+        "command");
+  }
+
+  /** The belt without analog channels: its reference goes into a register. */
+  public static Project overRegister(RegisterEntry entry) {
+    Project analog = project();
+    Project project = withReference(analog, axis(analog).reference().withTerminals(null, null));
+    DriveRecord record = project.record("drive");
+    return project.with(record.withFieldbus(record.fieldbus().withRegisters(List.of(entry))));
   }
 
   public static AxisAssembly assembly() {

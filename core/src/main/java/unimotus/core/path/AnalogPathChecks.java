@@ -15,8 +15,6 @@ import unimotus.core.sheet.SettingRole;
 
 /** The ends of an analog reference held against each other. */
 final class AnalogPathChecks {
-  private static final double SAME_HERTZ = 0.05;
-
   private final AxisAssembly axis;
   private final AnalogLink link;
   private final Reference reference;
@@ -157,37 +155,14 @@ final class AnalogPathChecks {
                   text(meantLow),
                   text(meantHigh)));
     }
-    if (drive.frequencyAtHighHertz() > drive.maximumHertz() + SAME_HERTZ) {
-      double share =
-          (drive.maximumHertz() - drive.frequencyAtLowHertz())
-              / (drive.frequencyAtHighHertz() - drive.frequencyAtLowHertz());
-      findings.add(
-          Severity.ERROR,
-          Rule.CLAMPED_MAXIMUM,
-          findings.setting(SettingRole.MAXIMUM_FREQUENCY, "maximum"),
-          "the reference runs to %s, the maximum frequency is %s"
-              .formatted(
-                  text(drive.frequencyAtHighHertz(), HERTZ_UNIT),
-                  text(drive.maximumHertz(), HERTZ_UNIT)),
-          "Above %s of the reference the speed stands still.".formatted(text(share * 100, PERCENT)),
-          "Raise the maximum frequency if motor and machine allow it, or scale the reference down.");
-    }
+    findings.addClamped(
+        drive.frequencyAtLowHertz(), drive.frequencyAtHighHertz(), drive.maximumHertz());
   }
 
   private void checkFloor() {
-    DriveReference drive = link.reference();
-    if (drive.minimumHertz() > Math.abs(drive.frequencyAtLowHertz()) + SAME_HERTZ
-        && !link.module().range().isBipolar()) {
-      findings.add(
-          Severity.WARNING,
-          Rule.MINIMUM_FLOOR,
-          findings.setting(SettingRole.MINIMUM_FREQUENCY, "minimum"),
-          "the reference begins at %s, the minimum frequency is %s"
-              .formatted(
-                  text(drive.frequencyAtLowHertz(), HERTZ_UNIT),
-                  text(drive.minimumHertz(), HERTZ_UNIT)),
-          "Low commands make no difference until the minimum is passed.",
-          "Lower the minimum, or begin the program's span at the same frequency.");
+    if (!link.module().range().isBipolar()) {
+      findings.addFloor(
+          Math.abs(link.reference().frequencyAtLowHertz()), link.reference().minimumHertz());
     }
   }
 
@@ -205,6 +180,6 @@ final class AnalogPathChecks {
   }
 
   private boolean differs(double a, double b) {
-    return Math.abs(a - b) > SAME_HERTZ;
+    return Math.abs(a - b) > PathFindings.SAME_HERTZ;
   }
 }

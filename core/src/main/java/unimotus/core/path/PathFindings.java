@@ -1,6 +1,8 @@
 package unimotus.core.path;
 
 import static unimotus.core.path.Numbers.text;
+import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
+import static unimotus.core.quantity.MeasureUnit.PERCENT;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -14,6 +16,9 @@ import unimotus.core.sheet.SettingRole;
 
 /** What the checks of one path have found, and the words they share. */
 final class PathFindings {
+  /** Frequencies this close are the same. */
+  static final double SAME_HERTZ = 0.05;
+
   private final AxisAssembly axis;
   private final List<Finding> found = new ArrayList<>();
 
@@ -45,6 +50,35 @@ final class PathFindings {
           "one step is %s, %s is wanted".formatted(speed(step), speed(wanted)),
           "Finer commands than one step make no difference to the machine.",
           remedy);
+    }
+  }
+
+  /** Says that a reference runs beyond the drive's maximum, where it does. */
+  void addClamped(double beginsHertz, double endsHertz, double mostHertz) {
+    if (endsHertz > mostHertz + SAME_HERTZ) {
+      double share = (mostHertz - beginsHertz) / (endsHertz - beginsHertz);
+      add(
+          Severity.ERROR,
+          Rule.CLAMPED_MAXIMUM,
+          setting(SettingRole.MAXIMUM_FREQUENCY, "maximum"),
+          "the reference runs to %s, the maximum frequency is %s"
+              .formatted(text(endsHertz, HERTZ_UNIT), text(mostHertz, HERTZ_UNIT)),
+          "Above %s of the reference the speed stands still.".formatted(text(share * 100, PERCENT)),
+          "Raise the maximum frequency if motor and machine allow it, or scale the reference down.");
+    }
+  }
+
+  /** Says that a drive lifts low references to its minimum, where it does. */
+  void addFloor(double beginsHertz, double leastHertz) {
+    if (leastHertz > beginsHertz + SAME_HERTZ) {
+      add(
+          Severity.WARNING,
+          Rule.MINIMUM_FLOOR,
+          setting(SettingRole.MINIMUM_FREQUENCY, "minimum"),
+          "the reference begins at %s, the minimum frequency is %s"
+              .formatted(text(beginsHertz, HERTZ_UNIT), text(leastHertz, HERTZ_UNIT)),
+          "Low commands make no difference until the minimum is passed.",
+          "Lower the minimum, or begin the program's span at the same frequency.");
     }
   }
 

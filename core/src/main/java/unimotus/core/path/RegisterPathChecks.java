@@ -2,21 +2,17 @@ package unimotus.core.path;
 
 import static unimotus.core.path.Numbers.text;
 import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
-import static unimotus.core.quantity.MeasureUnit.PERCENT;
 
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
-import unimotus.core.sheet.SettingRole;
 
 /**
  * What the program means by a reference in a register held against what register and drive take.
  */
 final class RegisterPathChecks {
-  private static final double SAME_HERTZ = 0.05;
-
   private final Reference reference;
   private final RegisterLink link;
   private final PathFindings findings;
@@ -28,9 +24,10 @@ final class RegisterPathChecks {
   }
 
   void check() {
-    checkMaximum();
+    findings.addClamped(
+        reference.frequencyAtZeroHertz(), reference.frequencyAtFullHertz(), link.maximumHertz());
     checkRegister();
-    checkFloor();
+    findings.addFloor(reference.frequencyAtZeroHertz(), link.limits().minimumHertz());
     findings.addResolution(
         link.program().step() * link.drive().step() / span() * 100,
         "Use a register with a finer scale, or accept the step.");
@@ -38,22 +35,6 @@ final class RegisterPathChecks {
 
   private double span() {
     return reference.frequencyAtFullHertz() - reference.frequencyAtZeroHertz();
-  }
-
-  private void checkMaximum() {
-    double most = link.maximumHertz();
-    if (reference.frequencyAtFullHertz() > most + SAME_HERTZ) {
-      findings.add(
-          Severity.ERROR,
-          Rule.CLAMPED_MAXIMUM,
-          findings.setting(SettingRole.MAXIMUM_FREQUENCY, "maximum"),
-          "the reference runs to %s, the maximum frequency is %s"
-              .formatted(
-                  text(reference.frequencyAtFullHertz(), HERTZ_UNIT), text(most, HERTZ_UNIT)),
-          "Above %s of the reference the speed stands still."
-              .formatted(text((most - reference.frequencyAtZeroHertz()) / span() * 100, PERCENT)),
-          "Raise the maximum frequency if motor and machine allow it, or scale the reference down.");
-    }
   }
 
   /** A drive refuses what is over the maximum of its register, and keeps the reference before. */
@@ -72,20 +53,5 @@ final class RegisterPathChecks {
                             text(reference.frequencyAtFullHertz(), HERTZ_UNIT), entry.name(), held),
                     "A greater number is refused, and the drive keeps the reference it had.",
                     "Correct maximum, scale or type of the register, or scale the reference down."));
-  }
-
-  private void checkFloor() {
-    double least = link.limits().minimumHertz();
-    if (least > reference.frequencyAtZeroHertz() + SAME_HERTZ) {
-      findings.add(
-          Severity.WARNING,
-          Rule.MINIMUM_FLOOR,
-          findings.setting(SettingRole.MINIMUM_FREQUENCY, "minimum"),
-          "the reference begins at %s, the minimum frequency is %s"
-              .formatted(
-                  text(reference.frequencyAtZeroHertz(), HERTZ_UNIT), text(least, HERTZ_UNIT)),
-          "Low commands make no difference until the minimum is passed.",
-          "Lower the minimum, or begin the program's span at the same frequency.");
-    }
   }
 }

@@ -10,13 +10,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.Fixtures;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterEntry.Access;
-import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
-import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
@@ -27,28 +22,9 @@ import unimotus.core.proof.Predictor;
 class RegisterDetectiveTest {
   private static final int[] PERCENTS = {0, 50, 100};
 
-  /** Hertz in hundredths, 50 Hz at 25 m/min: 0, 2500 and 5000. */
+  /** The belt of the fixtures, 50 Hz at 25 m/min. */
   private static AxisAssembly axis(RegisterType type, double scale, String unit) {
-    RegisterEntry entry =
-        new RegisterEntry(
-            "Frequency reference",
-            RegisterTable.HOLDING_REGISTER,
-            1,
-            type,
-            WordOrder.ABCD,
-            scale,
-            0,
-            unit,
-            0,
-            400,
-            Access.READ_WRITE,
-            "command");
-    Project analog = Fixtures.project();
-    Project project =
-        Fixtures.withReference(analog, Fixtures.axis(analog).reference().withTerminals(null, null));
-    var record = project.record("drive");
-    return Fixtures.assembly(
-        project.with(record.withFieldbus(record.fieldbus().withRegisters(List.of(entry)))));
+    return Fixtures.assembly(Fixtures.overRegister(Fixtures.reference(type, scale, unit, 400)));
   }
 
   static Stream<Arguments> signatures() {

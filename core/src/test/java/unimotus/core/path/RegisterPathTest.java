@@ -10,10 +10,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterEntry.Access;
-import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
-import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
@@ -27,33 +24,12 @@ import unimotus.core.proof.Predictor;
  * hertz in hundredths, percent in tenths, 0x4000 for 100 %, rpm.
  */
 class RegisterPathTest {
-  static RegisterEntry register(RegisterType type, double scale, String unit, double most) {
-    return new RegisterEntry(
-        "Frequency reference",
-        RegisterTable.HOLDING_REGISTER,
-        1,
-        type,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        0,
-        most,
-        Access.READ_WRITE,
-        "command");
+  private static RegisterEntry register(RegisterType type, double scale, String unit, double most) {
+    return Fixtures.reference(type, scale, unit, most);
   }
 
-  /** The belt of the fixtures, 25 m/min at 50 Hz, without analog channels. */
-  static AxisAssembly axis(RegisterEntry entry) {
-    return Fixtures.assembly(project(entry));
-  }
-
-  static Project project(RegisterEntry entry) {
-    Project analog = Fixtures.project();
-    Project project =
-        Fixtures.withReference(analog, Fixtures.axis(analog).reference().withTerminals(null, null));
-    var record = project.record("drive");
-    return project.with(record.withFieldbus(record.fieldbus().withRegisters(List.of(entry))));
+  private static AxisAssembly axis(RegisterEntry entry) {
+    return Fixtures.assembly(Fixtures.overRegister(entry));
   }
 
   private static SignalPath path(RegisterEntry entry) {
@@ -119,7 +95,7 @@ class RegisterPathTest {
   @Test
   void aChosenChannelGoesBeforeTheRegister() {
     RegisterEntry entry = register(RegisterType.SIGNED_16, 0.01, "Hz", 400);
-    Project project = project(entry);
+    Project project = Fixtures.overRegister(entry);
     Project wired =
         Fixtures.withReference(
             project, Fixtures.axis(project).reference().withTerminals("AO0", "AI1"));
@@ -165,7 +141,8 @@ class RegisterPathTest {
     RegisterEntry entry = register(RegisterType.SIGNED_16, 0.01, "Hz", 400);
     AxisAssembly axis =
         Fixtures.assembly(
-            Fixtures.withSetting(Fixtures.withSetting(project(entry), "P5", 40), "P4", 5));
+            Fixtures.withSetting(
+                Fixtures.withSetting(Fixtures.overRegister(entry), "P5", 40), "P4", 5));
     SignalPath path = PathFactory.of(axis);
     assertThat(PathChecks.check(axis, path))
         .extracting(Finding::rule)
