@@ -50,9 +50,10 @@ final class RegisterCauses {
                     variant(
                         "one step is %s %s in the drive".formatted(text(step), entry().unit()),
                         link.drive().with(entry().withScale(step))));
+    double hertzPerUnit = link.drive().speeds().hertz(1, entry().unit());
     Stream<Variant> units =
         Stream.of("Hz", "%", "rpm")
-            .filter(unit -> !unit.equals(entry().unit()))
+            .filter(unit -> link.drive().speeds().hertz(1, unit) != hertzPerUnit)
             .map(
                 unit ->
                     variant(

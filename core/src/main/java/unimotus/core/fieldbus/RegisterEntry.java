@@ -126,6 +126,12 @@ public record RegisterEntry(
     return Math.max(Math.min(a, b), Math.min(Math.max(a, b), value));
   }
 
+  /** The words of the value nearest to this one that its type holds. */
+  public int[] heldWords(double value) {
+    double raw = (value - offset) / scale;
+    return type.encode(Math.max(type.least(), Math.min(type.most(), raw)), order);
+  }
+
   /** Where it stands and what one step of it is, for people. */
   public String place() {
     String place =

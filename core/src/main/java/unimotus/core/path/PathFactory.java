@@ -65,7 +65,8 @@ public final class PathFactory {
             .fieldbus()
             .map()
             .entry(RegisterRole.REFERENCE)
-            .filter(e -> e.access().isWritable());
+            .filter(e -> e.access().isWritable())
+            .filter(e -> !e.type().isText() && !e.table().isBits());
   }
 
   private static RegisterLink registerLink(

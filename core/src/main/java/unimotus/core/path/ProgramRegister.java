@@ -51,7 +51,7 @@ public record ProgramRegister(
 
   /** The raw number of a value in the unit of the register. */
   public double raw(double value) {
-    return entry.type().decode(entry.words(entry.held(value)), entry.order());
+    return entry.type().decode(entry.heldWords(value), entry.order());
   }
 
   private double hertz(double percent) {

@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterType;
@@ -160,5 +161,20 @@ class RegisterPathTest {
     assertThat(((Expectation.Amount) number.expectation()).value()).isEqualTo(3750);
     assertThat(number.where()).contains("40002");
     assertThat(predictions).noneMatch(p -> p.station() == Station.SIGNAL);
+  }
+
+  @Test
+  void aTextIsNoReference() {
+    RegisterEntry text = register(RegisterType.TEXT_16, 1, "", 0);
+    assertThat(PathFactory.overRegister(axis(text))).isEmpty();
+  }
+
+  /** Scales that do not divide evenly must not push the greatest number out of its register. */
+  @ParameterizedTest
+  @ValueSource(doubles = {0.1, 0.003, 0.007, 0.00610351562, 1.1})
+  void theGreatestNumberAlwaysFits(double scale) {
+    RegisterEntry entry = register(RegisterType.UNSIGNED_16, scale, "Hz", 1e9);
+    assertThat(entry.heldWords(1e9)).containsExactly(0xFFFF);
+    assertThat(entry.heldWords(entry.held(1e9))).containsExactly(0xFFFF);
   }
 }

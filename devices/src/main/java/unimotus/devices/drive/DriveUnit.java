@@ -172,7 +172,7 @@ public final class DriveUnit implements Unit {
     if (entry.equals(DriveRegisters.MILLISECONDS.entry())) {
       value = playedTicks % MILLISECONDS_SHOWN / 1000.0;
     }
-    return Double.isNaN(value) ? held.words(entry) : entry.words(entry.held(value));
+    return Double.isNaN(value) ? held.words(entry) : entry.heldWords(value);
   }
 
   private int status() {

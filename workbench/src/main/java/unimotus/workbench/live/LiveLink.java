@@ -45,6 +45,12 @@ public final class LiveLink implements AutoCloseable {
   private final Tap tap;
   private int lastControlWord;
 
+  /** What was written last; not a number before. */
+  private double lastReference = Double.NaN;
+
+  /** Whether reverse is wanted of a drive that is told it by the sign of its reference. */
+  private boolean backward;
+
   /** Something was written that nobody has taken back yet. */
   private volatile boolean owed;
 
@@ -153,13 +159,14 @@ public final class LiveLink implements AutoCloseable {
   }
 
   /**
-   * Sets the reference, in the unit of its register.
+   * Sets the reference, in the unit of its register. After a start in reverse that is told by the
+   * sign a value without one does not turn the motor.
    *
    * @throws NotDone where the link is not armed or the drive refuses
    */
   public synchronized void reference(double value) throws NotDone {
     arming.command();
-    write(needed(RegisterRole.REFERENCE), value);
+    write(needed(RegisterRole.REFERENCE), backward ? -Math.abs(value) : value);
   }
 
   /**
@@ -203,18 +210,27 @@ public final class LiveLink implements AutoCloseable {
 
   /** Where no bit tells the direction the sign of the reference does. */
   private void turnReference(Intent intent, Sample sample) throws NotDone {
-    boolean backward = intent == Intent.START_REVERSE;
-    if (profile.direction().isInTheWord() || !backward && intent != Intent.START_FORWARD) {
+    boolean reverse = intent == Intent.START_REVERSE;
+    if (profile.direction().isInTheWord() || !reverse && intent != Intent.START_FORWARD) {
       return;
     }
     RegisterEntry reference = needed(RegisterRole.REFERENCE);
-    if (backward && reference.minimum() >= 0) {
+    if (!reverse && reference.minimum() >= 0) {
+      return;
+    }
+    if (reverse && reference.minimum() >= 0) {
       throw new NotDone(
           "no bit of these words turns the direction, and %s takes no negative value, %s at least"
               .formatted(reference.name(), QuantityFormat.PLAIN.number(reference.minimum())));
     }
-    double now = sample.value(reference).orElse(0);
-    double wanted = backward ? -Math.abs(now) : Math.abs(now);
+    double now = sample.value(reference).orElse(lastReference);
+    if (Double.isNaN(now)) {
+      throw new NotDone(
+          "%s cannot be read, so its sign is not known: write it first"
+              .formatted(reference.name()));
+    }
+    double wanted = reverse ? -Math.abs(now) : Math.abs(now);
+    backward = reverse;
     if (wanted != now) {
       write(reference, wanted);
     }
@@ -303,6 +319,7 @@ public final class LiveLink implements AutoCloseable {
       write(reference.get(), 0);
     }
     owed = false;
+    backward = false;
     Sample sample = read();
     disarm();
     OptionalDouble stands = sample.value(control);
@@ -327,6 +344,9 @@ public final class LiveLink implements AutoCloseable {
       reader.ask(request);
       if (entry.role() == RegisterRole.CONTROL_WORD) {
         lastControlWord = (int) value;
+      }
+      if (entry.role() == RegisterRole.REFERENCE) {
+        lastReference = value;
       }
       StringBuilder sent = new StringBuilder();
       for (int word : entry.words(value)) {

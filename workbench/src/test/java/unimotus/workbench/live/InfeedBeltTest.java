@@ -29,7 +29,7 @@ import unimotus.workbench.Evidence;
 
 /** The axis of the demo that has no analog reference: proved over its bus, and found out. */
 class InfeedBeltTest {
-  /** Faster than life, yet messages come well within the half second of its time-out. */
+  /** Faster than life, yet messages come well within the two seconds of its time-out. */
   private static final int FASTER = 5;
 
   private final Project project = Demo.project();

@@ -136,8 +136,10 @@ class LiveLinkTest {
     assertThat(read(DriveRegisters.REFERENCE)).isEqualTo(-5);
     Thread.sleep(300);
     assertThat(read(DriveRegisters.OUTPUT)).isBetween(-5.0, -0.1);
+    link.reference(3);
+    assertThat(read(DriveRegisters.REFERENCE)).as("a new speed does not turn it").isEqualTo(-3);
     link.want(Intent.START_FORWARD);
-    assertThat(read(DriveRegisters.REFERENCE)).as("turned while it runs").isEqualTo(5);
+    assertThat(read(DriveRegisters.REFERENCE)).as("turned while it runs").isEqualTo(3);
     assertThat(link.log()).anyMatch(l -> l.contains("frequency reference = 0xFE0C"));
     link.handBack();
   }
