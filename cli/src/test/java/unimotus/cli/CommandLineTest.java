@@ -87,7 +87,7 @@ class CommandLineTest {
   void aNewerFileIsReadWithAWord() throws IOException {
     String newer =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 5", "\"version\": 6");
+            .replace("\"version\": 6", "\"version\": 7");
     assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
     assertThat(err.toString()).contains("newer version");
   }
@@ -144,9 +144,10 @@ class CommandLineTest {
   void stopsAreTimedBrokenAndFigured() throws IOException {
     assertThat(run("stops", "demo", "--axis", "rinse-drum")).isZero();
     assertThat(out.toString())
-        .contains("Category 1")
+        .contains("Drum guard: STOPS")
+        .contains("Stop category 1")
         .contains("at the next demand")
-        .contains("PL e")
+        .contains("PL d")
         .contains("the risk graph asks for PL d");
     JsonNode stop = json("stops", "demo", "--axis", "rinse-drum", "--json").get(0);
     assertThat(stop.get("torqueOffSeconds").asDouble()).isEqualTo(8.042);

@@ -158,6 +158,8 @@ public final class Fixtures {
         null,
         null,
         null,
+        null,
+        null,
         null);
   }
 

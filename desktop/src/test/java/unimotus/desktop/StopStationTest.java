@@ -3,9 +3,12 @@ package unimotus.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
+import java.util.List;
+import java.util.Objects;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Labeled;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.apache.pdfbox.Loader;
@@ -13,11 +16,13 @@ import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.Test;
 import unimotus.core.finding.Rule;
+import unimotus.core.link.StopRequest.RelayClass;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
+import unimotus.core.machine.TerminalRef;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
@@ -27,6 +32,7 @@ import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.Progress;
 import unimotus.workbench.StopEdits;
+import unimotus.workbench.WiringEdits;
 import unimotus.workbench.WorkStep;
 
 /** The station Make safe in a real window: from no stop to a proved one. */
@@ -42,7 +48,7 @@ class StopStationTest extends WindowTest {
         () -> {
           desk.openDemo();
           desk.show("rinse-drum", WorkStep.MAKE_SAFE);
-          desk.apply(StopEdits.remove(project().stops().get(0)));
+          desk.apply(StopEdits.remove(desk.session().sheets(), project().stops().get(0)));
         });
     settle();
   }
@@ -70,11 +76,11 @@ class StopStationTest extends WindowTest {
     assertThat(stop.trigger()).isEqualTo(StopTrigger.GUARD_LOCK);
 
     // The ramp does not fit: torque goes at a third of the speed.
-    assertThat(shows("Category 1, cut short")).isTrue();
+    assertThat(shows("Stop category 1, cut short")).isTrue();
     assertThat(shows("torque goes at 500 rpm")).isTrue();
     assertThat(finds(Rule.STOP_RAMP)).isTrue();
     time("#safe-delay", "8");
-    assertThat(shows("Category 1 in effect")).isTrue();
+    assertThat(shows("Stop category 1 in effect")).isTrue();
     assertThat(finds(Rule.STOP_RAMP)).isFalse();
 
     press("#run-faults");
@@ -99,6 +105,62 @@ class StopStationTest extends WindowTest {
           .contains("does not certify")
           .contains("due on 2027-01-02");
     }
+  }
+
+  /** A wire of 24 V on both inputs of safe torque off: no figure, no proof, the wires named. */
+  @Test
+  void noFigureStandsOverAStopThatIsBridged() {
+    interact(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.MAKE_SAFE);
+        });
+    settle();
+    assertThat(lookup(".verdict-word").<Labeled>query().getText()).startsWith("Stops");
+    bridge("STO1");
+    bridge("STO2");
+    assertThat(lookup(".verdict-word").<Labeled>query().getText()).isEqualTo("Does not stop");
+    assertThat(shows("in effect")).isFalse();
+    assertThat(lookup("#run-faults").tryQuery()).isEmpty();
+    press("#side-figures");
+    assertThat(shows("No stop category, time, level or proof")).isTrue();
+    assertThat(progress().stopProved()).isFalse();
+    interact(() -> desk.session().undo());
+    interact(() -> desk.session().undo());
+    settle();
+    assertThat(lookup(".verdict-word").<Labeled>query().getText()).startsWith("Stops");
+    assertThat(shows("Stop category 1 in effect")).isTrue();
+  }
+
+  private void bridge(String input) {
+    String drive = Objects.requireNonNull(desk.axis().orElseThrow().drive());
+    interact(
+        () ->
+            desk.apply(
+                WiringEdits.connect(new TerminalRef(drive, "P24"), new TerminalRef(drive, input))));
+    settle();
+  }
+
+  /** A drive cut from the mains by contactors goes dark; nothing withdraws its permission. */
+  @Test
+  void contactorsBeforeTheDriveLeaveItDark() {
+    atDrumWithoutStop();
+    interact(
+        () -> {
+          choose("#new-trigger", StopTrigger.EMERGENCY_STOP);
+          choose("#new-relay", RelayClass.OPPOSITE);
+          choose("#new-effect", StopEffect.CONTACTORS);
+        });
+    press("#build-stop");
+    assertThat(lookup(".verdict-word").<Labeled>query().getText()).startsWith("Stops");
+    List<Prediction> rows =
+        desk.evidence().orElseThrow().predictions().stream()
+            .filter(p -> p.key().startsWith(StopPredictions.PREFIX))
+            .toList();
+    assertThat(rows).isNotEmpty();
+    assertThat(rows.toString())
+        .contains("expected=no power")
+        .doesNotContain("expected=not permitted");
   }
 
   /** Every prediction of the stop is measured as it was foretold. */
@@ -244,7 +306,7 @@ class StopStationTest extends WindowTest {
     assertThat(project().stops()).hasSize(2);
     assertThat(finds(Rule.NO_SAFETY_STOP)).isTrue();
     press("#stop-" + project().stops().get(0).id());
-    assertThat(shows("Category 1 in effect")).isTrue();
+    assertThat(shows("Stop category 1 in effect")).isTrue();
   }
 
   @Test

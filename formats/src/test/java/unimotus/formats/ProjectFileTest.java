@@ -22,6 +22,8 @@ import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.StopApproach;
+import unimotus.core.machine.StopUse;
 import unimotus.core.machine.WireMake;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.formats.json.FileFault;
@@ -218,7 +220,7 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 5", "\"version\": " + version)).getMessage())
+    assertThat(fault(SAMPLE.replace("\"version\": 6", "\"version\": " + version)).getMessage())
         .contains("version");
   }
 
@@ -235,7 +237,7 @@ class ProjectFileTest {
     assertThat(loaded.project().wires())
         .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
     assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
-        .contains("\"version\": 5");
+        .contains("\"version\": 6");
   }
 
   @Test
@@ -292,11 +294,25 @@ class ProjectFileTest {
     assertThat(link.map().entry(RegisterRole.REFERENCE).orElseThrow().address()).isEqualTo(1);
   }
 
+  /** A guard lock of version 5 had no approach; what it was used for stays. */
+  @Test
+  void aFileOfTheFifthVersionKeepsTheUseOfItsStops() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-5.unimotus.json")
+            .readAllBytes();
+    StopUse use = ProjectFile.read("version-5", bytes).project().stops().get(0).use();
+    assertThat(use.approach().kind()).isEqualTo(StopApproach.Kind.NONE);
+    assertThat(use.commonCause()).contains("EMC");
+    assertThat(use.tests().months()).isEqualTo(12);
+    assertThat(use.exclusions()).isEmpty();
+  }
+
   @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 5", "\"version\": 7")
+            .replace("\"version\": 6", "\"version\": 7")
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -306,8 +322,8 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 5", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 5");
+        SAMPLE.replace("\"version\": 6", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 6");
   }
 
   @Test

@@ -17,6 +17,7 @@ import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.DrivePlate;
 import unimotus.core.machine.DriveRecord;
+import unimotus.core.machine.FaultExclusion;
 import unimotus.core.machine.Feed;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Intent;
@@ -31,6 +32,7 @@ import unimotus.core.machine.Reference;
 import unimotus.core.machine.SafetyNote;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.Snapshot;
+import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
@@ -160,17 +162,13 @@ final class Samples {
                 false,
                 410,
                 new StopUse(
-                    2,
-                    16,
-                    220,
-                    true,
-                    true,
-                    false,
+                    new StopUse.Rhythm(2, 16, 220),
+                    new StopUse.Risk(true, true, false),
                     List.of("diversity"),
                     Map.of("k1", 2e6),
-                    14,
-                    500,
-                    6))),
+                    new StopApproach(StopApproach.Kind.FIELD, 50, 3, 300, 0.5, true, 500),
+                    new StopUse.Tests(200, 0.9, 6),
+                    List.of(new FaultExclusion("w37", "SHORT_TO_24V", "inside the panel", "me"))))),
         List.of(
             new DriveRecord(
                 "drive",

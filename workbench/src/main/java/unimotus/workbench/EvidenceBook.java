@@ -33,7 +33,7 @@ public final class EvidenceBook {
     }
     Page page = pages.get(review.axis().id());
     if (page == null || page.review().assembly() != axis) {
-      page = new Page(review, Predictor.predict(axis, path));
+      page = new Page(review, Predictor.predict(axis, path, review.stops()));
       pages.put(review.axis().id(), page);
     }
     var readings =

@@ -10,18 +10,16 @@ import java.util.function.DoubleConsumer;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.sheet.SelectorRole;
-import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.stops.FaultRun;
-import unimotus.core.stops.Resumption;
+import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopEvent;
+import unimotus.core.stops.StopTimeline;
 import unimotus.core.wiring.PlacedDevice;
 
 /** Other ways to build a stop, each broken on purpose like the one that is built. */
@@ -33,35 +31,48 @@ public final class StopDesigns {
    *
    * @param name the way in words
    * @param built whether it is the one that is built
-   * @param run its fault run; null where it could not be built or run
-   * @param resumption how motion comes back by itself; null where it does not
-   * @param refusal why it could not be built or run; empty where it could
+   * @param judged the stop with its verdict; null where it could not be built
+   * @param run its fault run; null where it could not be built or does not stop
+   * @param refusal why it could not be built, or what it does instead of stopping; empty where
+   *     neither
    */
   public record Design(
       String name,
       boolean built,
+      @Nullable JudgedStop judged,
       @Nullable FaultRun run,
-      @Nullable List<StopEvent> resumption,
       String refusal) {}
 
   /** What would build a stop as it is now. */
   public static StopRequest request(AxisAssembly axis, SheetCatalogue sheets, StopFunction stop) {
-    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     StopRequest usual =
         StopRequest.of(axis.axis().id(), stop.name(), stop.trigger(), stop.logic(), stop.effect());
-    StopRequest timed =
-        stop.effect() == StopEffect.SS1_T
-            ? usual.withTimes(
-                settings.number(SettingRole.SAFE_STOP_DELAY, usual.delaySeconds()),
-                settings.number(SettingRole.SAFE_STOP_RAMP, usual.rampSeconds()))
-            : usual;
+    StopRequest timed = stop.effect() == StopEffect.SS1_T ? timed(usual, axis, stop) : usual;
+    StopRequest placed = timed.withContactorsBehind(isBehind(axis, stop));
     return relay(axis, stop)
         .map(
             relay ->
-                timed.withRelay(
-                    relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual"),
-                    relay.selector(SelectorRole.CROSS_FAULT_DETECTION, "off").equals("on")))
-        .orElse(timed);
+                placed
+                    .withRelay(StopRequest.RelayClass.ofSheet(relay.sheet().id()))
+                    .withRelay(
+                        relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual"),
+                        relay.selector(SelectorRole.CROSS_FAULT_DETECTION, "off").equals("on")))
+        .orElse(placed);
+  }
+
+  /** The delay sits in the drive, or in the relay's contacts; then the normal ramp counts. */
+  private static StopRequest timed(StopRequest usual, AxisAssembly axis, StopFunction stop) {
+    StopTimeline.Timing timing = StopTimeline.fromMaximum(StopCircuit.of(axis, stop)).timing();
+    return usual.withTimes(
+        timing.delaySeconds() > 0 ? timing.delaySeconds() : usual.delaySeconds(),
+        timing.rampSeconds() > 0 ? timing.rampSeconds() : usual.rampSeconds());
+  }
+
+  /** Whether the contactors of a stop lie between drive and motor. */
+  private static boolean isBehind(AxisAssembly axis, StopFunction stop) {
+    return axis.wires().stream()
+        .anyMatch(
+            w -> w.touches(axis.motor().id()) && stop.contactors().stream().anyMatch(w::touches));
   }
 
   private static Optional<PlacedDevice> relay(AxisAssembly axis, StopFunction stop) {
@@ -134,9 +145,15 @@ public final class StopDesigns {
           AxisAssembly.of(next, sheets, next.axis(stop.axis()).orElseThrow()).orElseThrow();
       StopFunction made =
           axis.stops().stream().filter(s -> s.name().equals(stop.name())).findFirst().orElseThrow();
-      StopCircuit circuit = StopCircuit.of(axis, made);
-      FaultRun run = FaultRun.of(circuit, progress, cancelled);
-      return new Design(name, built, run, Resumption.shortest(circuit).orElse(null), "");
+      JudgedStop judged = JudgedStop.of(axis, made);
+      StopCircuit circuit = judged.circuit();
+      if (circuit == null || !judged.verdict().stops()) {
+        String words = judged.verdict().outcome().label();
+        String because = String.join("; ", judged.verdict().because());
+        return new Design(name, built, judged, null, "%s: %s".formatted(words, because));
+      }
+      FaultRun run = FaultRun.of(circuit, judged.verdict(), progress, cancelled);
+      return new Design(name, built, judged, run, "");
     } catch (IllegalArgumentException refused) {
       return new Design(name, built, null, null, String.valueOf(refused.getMessage()));
     }

@@ -32,7 +32,7 @@ public final class StopEdits {
    */
   static Project rebuilt(
       Project project, SheetCatalogue sheets, StopFunction stop, StopRequest request) {
-    Project bare = project.withoutStop(stop);
+    Project bare = StopLinks.removed(project, sheets, stop);
     Project next = StopLinks.plan(bare, sheets, request).project();
     List<StopFunction> kept = bare.stops();
     StopFunction made =
@@ -44,8 +44,8 @@ public final class StopEdits {
   }
 
   /** Removes a stop with the panel parts it is made of. */
-  public static Edit remove(StopFunction stop) {
-    return new Edit("remove stop " + stop.name(), p -> p.withoutStop(stop));
+  public static Edit remove(SheetCatalogue sheets, StopFunction stop) {
+    return new Edit("remove stop " + stop.name(), p -> StopLinks.removed(p, sheets, stop));
   }
 
   /** Calls a stop by another name. */

@@ -42,7 +42,7 @@ public record StopProof(AxisProof.State state, Optional<LocalDate> due, List<Saf
 
   /** The oldest reading counts, with the shortest time between proofs. */
   private static Optional<LocalDate> due(List<StopFunction> stops, AxisProof proof) {
-    int months = stops.stream().mapToInt(s -> s.use().testMonths()).min().orElse(12);
+    int months = stops.stream().mapToInt(s -> s.use().tests().months()).min().orElse(12);
     return proof.verdicts().stream()
         .flatMap(v -> Optional.ofNullable(v.reading()).stream())
         .map(Reading::takenAt)
@@ -66,7 +66,7 @@ public record StopProof(AxisProof.State state, Optional<LocalDate> due, List<Saf
     StopProof proof = of(project, evidence);
     List<String> remarks = new ArrayList<>();
     int months =
-        evidence.axis().stops().stream().mapToInt(s -> s.use().testMonths()).min().orElse(12);
+        evidence.axis().stops().stream().mapToInt(s -> s.use().tests().months()).min().orElse(12);
     remarks.add(
         "Repeat after every change of what it covers, and every %d months%s."
             .formatted(months, proof.due().map(d -> "; due on " + d).orElse("")));

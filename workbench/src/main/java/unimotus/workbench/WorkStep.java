@@ -63,6 +63,7 @@ public enum WorkStep {
           FAIL_SAFE,
           NOT_AS_MEANT,
           MAINS_SELECTOR,
+          MIXED_WIRE,
           BURDEN,
           SHIELD ->
           WIRE;
@@ -77,7 +78,14 @@ public enum WorkStep {
           STOP_DELAY,
           STOP_RAMP,
           BRAKING_ENERGY,
-          STANDING_BYPASS ->
+          STANDING_BYPASS,
+          STOP_FAILS,
+          STOP_UNTOLD,
+          STOP_CHANNEL,
+          STOP_CATEGORY_TWO,
+          STOP_DISTANCE,
+          TIMED_STOP_FAULT,
+          MODE_STARTS ->
           MAKE_SAFE;
       case POLE_COUNT,
           OVERLOAD_SETTING,

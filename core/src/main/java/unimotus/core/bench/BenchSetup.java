@@ -4,7 +4,7 @@ import java.util.function.DoubleUnaryOperator;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.ShaftLoad;
-import unimotus.core.motor.MotorFormulas;
+import unimotus.core.motor.MotorTorque;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.sheet.Plate;
@@ -20,7 +20,7 @@ import unimotus.core.sheet.SettingRole;
  * @param rampStop whether a stop ramps down; else the torque is taken away at once
  * @param slipCompensated whether the drive raises its frequency by the slip
  * @param plate the motor's plate
- * @param limitTorqueNewtonMetres torque at the current limit
+ * @param limitTorqueNewtonMetres torque at the current limit, with the full flux
  * @param load load at the motor shaft, rotor included
  */
 public record BenchSetup(
@@ -35,9 +35,6 @@ public record BenchSetup(
     ShaftLoad load) {
   /** A ramp time of zero jumps within one tick. */
   private static final double SHORTEST_RAMP_SECONDS = 0.001;
-
-  /** Torque an induction motor gives before it pulls out, over rated (common practice). */
-  private static final double PULL_OUT_RATIO = 2.5;
 
   /** Keeps ramp times from being zero. */
   public BenchSetup {
@@ -62,9 +59,6 @@ public record BenchSetup(
       AxisAssembly axis, DoubleUnaryOperator referenceHertz, double maximumHertz) {
     Plate plate = axis.motor().plate();
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    double limit =
-        settings.number(SettingRole.CURRENT_LIMIT, axis.driveSheet().ratings().currentAmperes());
-    double rated = MotorFormulas.ratedTorqueNewtonMetres(plate);
     return new BenchSetup(
         referenceHertz,
         maximumHertz,
@@ -73,7 +67,7 @@ public record BenchSetup(
         settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),
         settings.choice(SettingRole.SLIP_COMPENSATION, "off").equals("on"),
         plate,
-        rated * Math.min(PULL_OUT_RATIO, MotorFormulas.torqueRatioAt(plate, limit)),
+        MotorTorque.of(axis).limitNewtonMetres(),
         ShaftLoad.of(axis));
   }
 }

@@ -2,6 +2,7 @@ package unimotus.core.bench;
 
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.motor.MotorTorque;
 import unimotus.core.sheet.Plate;
 
 /**
@@ -30,11 +31,12 @@ final class VirtualAxis {
     Plate plate = setup.plate();
     int poles = MotorFormulas.poles(plate);
     double ratedTorque = MotorFormulas.ratedTorqueNewtonMetres(plate);
-    double stiffness =
-        ratedTorque / RampFormulas.radiansPerSecond(MotorFormulas.ratedSlipRpm(plate));
     this.shaft =
         new VirtualShaft(
-            setup.load(), stiffness, setup.limitTorqueNewtonMetres(), setup.slipCompensated(), dt);
+            setup.load(),
+            MotorTorque.atTorque(plate, setup.limitTorqueNewtonMetres()),
+            setup.slipCompensated(),
+            dt);
     this.risePerTick = setup.maximumHertz() / setup.accelerationSeconds() * dt;
     this.fallPerTick = setup.maximumHertz() / setup.decelerationSeconds() * dt;
     this.fieldPerHertz = RampFormulas.radiansPerSecond(MotorFormulas.synchronousRpm(1, poles));
@@ -124,7 +126,7 @@ final class VirtualAxis {
   }
 
   private boolean isAtLimit() {
-    return Math.abs(shaft.torque()) >= setup.limitTorqueNewtonMetres();
+    return shaft.isAtLimit();
   }
 
   double referenceHertz() {

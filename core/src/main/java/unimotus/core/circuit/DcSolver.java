@@ -47,8 +47,8 @@ public final class DcSolver {
    * Solves a circuit.
    *
    * @param circuit the circuit
-   * @param near the operating point of a circuit with the same branches in another state, to start
-   *     from; null for none
+   * @param near the operating point of a circuit with much the same branches in another state, to
+   *     start from; null for none. A bad beginning costs steps and changes nothing
    */
   public static DcResult solve(Circuit circuit, @Nullable OperatingPoint near) {
     Optional<DcResult.NoSolution> contradiction = FixedLoops.find(circuit);
@@ -56,11 +56,11 @@ public final class DcSolver {
   }
 
   private DcResult from(@Nullable OperatingPoint near) {
-    boolean usable = near != null && near.branchCount() == pieces.length;
+    int given = near == null ? 0 : near.branchCount();
     for (int i = 0; i < pieces.length; i++) {
       if (law(i) instanceof Characteristic law) {
-        int given = usable ? near.piece(i) : law.likelyPiece();
-        pieces[i] = Math.min(given, law.knotVolts().length);
+        int piece = near != null && i < given ? near.piece(i) : law.likelyPiece();
+        pieces[i] = Math.min(piece, law.knotVolts().length);
       }
     }
     double[] point = new double[unknowns.count()];

@@ -1,6 +1,5 @@
 package unimotus.core.circuit;
 
-import java.util.Arrays;
 import org.ejml.data.DMatrixRMaj;
 import org.ejml.data.DMatrixSparseCSC;
 import org.ejml.data.DMatrixSparseTriplet;
@@ -49,8 +48,12 @@ final class NodalMatrix {
       return null;
     }
     factors.solve(right, solution);
-    boolean finite = Arrays.stream(solution.data).allMatch(Double::isFinite);
-    return finite ? solution.data.clone() : null;
+    for (double value : solution.data) {
+      if (!Double.isFinite(value)) {
+        return null;
+      }
+    }
+    return solution.data;
   }
 
   private void stamp(

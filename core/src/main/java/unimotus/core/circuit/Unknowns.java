@@ -23,7 +23,7 @@ final class Unknowns {
     Arrays.fill(ofNode, NONE);
     Arrays.fill(ofBranch, NONE);
     int next = 0;
-    for (int node : order(circuit, islands)) {
+    for (int node : orderOf(circuit, islands)) {
       ofNode[node] = next++;
     }
     for (int i = 0; i < ofBranch.length; i++) {
@@ -45,6 +45,25 @@ final class Unknowns {
 
   int ofBranch(int branch) {
     return ofBranch[branch];
+  }
+
+  /** As it was found before for a circuit of the same nodes, where there is such an order. */
+  private static List<Integer> orderOf(Circuit circuit, Islands islands) {
+    if (circuit.order().isEmpty()) {
+      return order(circuit, islands);
+    }
+    List<Integer> order = new ArrayList<>(circuit.nodes().size());
+    for (int node : circuit.order()) {
+      if (!islands.isGround(node)) {
+        order.add(node);
+      }
+    }
+    return order;
+  }
+
+  /** The numbers of the nodes in the order of least degree. */
+  static List<Integer> leastDegree(Circuit circuit) {
+    return order(circuit, new Islands(circuit));
   }
 
   private static List<Integer> order(Circuit circuit, Islands islands) {

@@ -61,7 +61,32 @@ public final class DiscreteChecks {
     for (Wire wire : axis.wires()) {
       checkEnd(wire, wire.from());
       checkEnd(wire, wire.to());
+      checkMixed(wire);
     }
+  }
+
+  /** A wire of the power side has no business on a control terminal. */
+  private void checkMixed(Wire wire) {
+    boolean power = isPower(wire.from()) || isPower(wire.to());
+    boolean control = isControl(wire.from()) || isControl(wire.to());
+    if (power && control) {
+      add(
+          Severity.ERROR,
+          Rule.MIXED_WIRE,
+          "wires/" + wire.id(),
+          "wire %s joins %s and %s: one is power, the other control"
+              .formatted(wire.id(), wire.from(), wire.to()),
+          "Mains on a control terminal destroys the device and may kill.",
+          "Move the end to a power terminal, or remove the wire.");
+    }
+  }
+
+  private boolean isPower(TerminalRef end) {
+    return installation.terminal(end).filter(t -> t.role().isPower()).isPresent();
+  }
+
+  private boolean isControl(TerminalRef end) {
+    return installation.terminal(end).filter(t -> !t.role().isPower()).isPresent();
   }
 
   private void checkEnd(Wire wire, TerminalRef end) {

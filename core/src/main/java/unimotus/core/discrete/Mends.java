@@ -194,7 +194,8 @@ final class Mends {
                 a.intents(),
                 a.probes(),
                 a.stops(),
-                a.record()));
+                a.record(),
+                a.reach()));
   }
 
   private static ControllerSheet tight(ControllerSheet sheet) {
@@ -225,7 +226,8 @@ final class Mends {
                 a.intents(),
                 a.probes(),
                 a.stops(),
-                a.record()));
+                a.record(),
+                a.reach()));
   }
 
   private static DriveSheet strong(DriveSheet sheet) {

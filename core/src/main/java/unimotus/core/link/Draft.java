@@ -36,6 +36,7 @@ final class Draft {
   private final String axisId;
   private final List<String> done = new ArrayList<>();
   private final Set<String> assigned = new HashSet<>();
+  private final List<TerminalRef> cut = new ArrayList<>();
   private Project project;
 
   Draft(Project project, SheetCatalogue sheets, String axisId) {
@@ -231,6 +232,76 @@ final class Draft {
     Wire wire = new Wire(Ids.from("w" + (project.wires().size() + 1), taken), from, to, make);
     project = project.with(wire);
     done.add("joined %s and %s".formatted(from, to));
+  }
+
+  /**
+   * Leads what ends on a terminal over a contact: its wires to one side, a new one from the other.
+   */
+  void cutInto(TerminalRef terminal, TerminalRef feed, TerminalRef switched) {
+    List<Wire> next = new ArrayList<>();
+    for (Wire wire : project.wires()) {
+      next.add(wire.touches(terminal) ? wire.withEnds(wire.otherEnd(terminal), feed) : wire);
+    }
+    project = project.withWires(next);
+    done.add("moved what ended on %s to %s".formatted(terminal, feed));
+    wire(switched, terminal, "stop circuit");
+    cut.add(terminal);
+  }
+
+  /** The inputs that were led over a contact. */
+  List<TerminalRef> cutInputs() {
+    return List.copyOf(cut);
+  }
+
+  /** Notes that an input is meant on only under one more condition. */
+  void meanOnlyWhen(TerminalRef input, Condition more) {
+    List<Intent> next = new ArrayList<>();
+    for (Intent intent : project.intents()) {
+      List<Condition> when = new ArrayList<>(intent.when());
+      when.add(more);
+      next.add(
+          intent.input().equals(input)
+              ? new Intent(intent.axis(), input, intent.meaning(), when)
+              : intent);
+    }
+    project = project.withIntents(next);
+  }
+
+  /** Takes off every wire that ends on one of these terminals. */
+  void unwire(List<TerminalRef> terminals) {
+    project =
+        project.withWires(
+            project.wires().stream()
+                .filter(w -> terminals.stream().noneMatch(w::touches))
+                .toList());
+  }
+
+  /** Whether a wire leads from any of these terminals to a contactor of a stop. */
+  boolean isSwitched(List<TerminalRef> terminals) {
+    Set<String> contactors = new HashSet<>();
+    project.stops().forEach(s -> contactors.addAll(s.contactors()));
+    return project.wires().stream()
+        .filter(w -> terminals.stream().anyMatch(w::touches))
+        .anyMatch(w -> contactors.stream().anyMatch(w::touches));
+  }
+
+  /** A part of a class that the line has already; a new one where it has none. */
+  PlacedDevice shared(String sheetId, String name) {
+    PartSheet sheet =
+        sheets
+            .find(PartSheet.class, sheetId)
+            .orElseThrow(
+                () -> new IllegalArgumentException("there is no part sheet '" + sheetId + "'"));
+    Optional<Part> known =
+        project.parts().stream().filter(p -> p.sheet().equals(sheetId)).findFirst();
+    if (known.isPresent()) {
+      return new PlacedDevice(known.get(), sheet);
+    }
+    List<String> taken = project.devices().stream().map(Device::id).toList();
+    Part part = new Part(Ids.from(name, taken), name, sheetId, Map.of());
+    project = project.with(part);
+    done.add("added " + name);
+    return new PlacedDevice(part, sheet);
   }
 
   /** Notes when an input is meant to read on. */

@@ -4,15 +4,21 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.link.StopRequest.RelayClass;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.Ids;
+import unimotus.core.machine.Intent;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
+import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -45,6 +51,65 @@ public final class StopLinks {
     Draft draft = new Draft(project, sheets, request.axis());
     new StopLinks(draft, request).build();
     return new LinkPlan(draft.project(), draft.done());
+  }
+
+  /** A project without a stop; run commands that its relay's contacts were cut into are joined. */
+  public static Project removed(Project project, SheetCatalogue sheets, StopFunction stop) {
+    Project next = project;
+    Part relay =
+        project.parts().stream().filter(p -> p.id().equals(stop.relay())).findFirst().orElse(null);
+    PartSheet sheet =
+        relay == null ? null : sheets.find(PartSheet.class, relay.sheet()).orElse(null);
+    if (relay != null && sheet != null) {
+      for (Terminal contact : sheet.terminals()) {
+        if (contact.role() == TerminalRole.RELAY_CONTACT && contact.common() != null) {
+          next = closedUp(next, relay.id(), contact, stop);
+        }
+      }
+    }
+    return next.withoutStop(stop);
+  }
+
+  /** Where a contact lies in the way to an input that runs the drive, the way goes past it. */
+  private static Project closedUp(
+      Project project, String relay, Terminal contact, StopFunction stop) {
+    TerminalRef switched = new TerminalRef(relay, contact.id());
+    TerminalRef fed = new TerminalRef(relay, String.valueOf(contact.common()));
+    List<TerminalRef> inputs =
+        project.wires().stream()
+            .filter(w -> w.touches(switched))
+            .map(w -> w.otherEnd(switched))
+            .filter(
+                e ->
+                    project.intents().stream()
+                        .anyMatch(
+                            i ->
+                                i.input().equals(e)
+                                    && StopFunction.RUN_FUNCTIONS.contains(i.meaning())))
+            .toList();
+    if (inputs.size() != 1) {
+      return project;
+    }
+    TerminalRef input = inputs.get(0);
+    List<Wire> wires =
+        project.wires().stream()
+            .map(w -> w.touches(fed) ? w.withEnds(w.otherEnd(fed), input) : w)
+            .toList();
+    List<Intent> intents =
+        project.intents().stream()
+            .map(
+                i ->
+                    i.input().equals(input)
+                        ? new Intent(
+                            i.axis(),
+                            i.input(),
+                            i.meaning(),
+                            i.when().stream()
+                                .filter(c -> !stop.parts().contains(c.device()))
+                                .toList())
+                        : i)
+            .toList();
+    return project.withWires(wires).withIntents(intents);
   }
 
   private void build() {
@@ -114,7 +179,11 @@ public final class StopLinks {
           "safe torque off of %s is wired already: change that stop instead"
               .formatted(drive.device().name()));
     }
-    if (request.effect() == StopEffect.SS1_T) {
+    if (request.effect() == StopEffect.SS1_T && request.relay() == RelayClass.DELAYED) {
+      draft.set(SettingRole.SAFE_STOP_DELAY, 0);
+      draft.set(SettingRole.STOP_MODE, null, "ramp");
+      draft.set(SettingRole.DECELERATION_TIME, request.rampSeconds());
+    } else if (request.effect() == StopEffect.SS1_T) {
       if (draft.axis().driveSheet().setting(SettingRole.SAFE_STOP_DELAY).isEmpty()) {
         throw Draft.lacking(drive, "timed safe stop 1");
       }
@@ -129,12 +198,15 @@ public final class StopLinks {
 
   private List<TerminalRef> contactors() {
     List<TerminalRef> coils = new ArrayList<>();
+    List<PlacedDevice> powered = new ArrayList<>();
     TerminalRef zero = draft.need(draft.controller(), TerminalRole.COMMON_0V);
     for (String name : List.of("contactor 1", "contactor 2")) {
       PlacedDevice contactor = draft.part("contactor-24v", name);
       coils.add(contactor.ref("A1"));
       draft.wire(contactor.ref("A2"), zero, SIGNAL);
+      powered.add(contactor);
     }
+    new PowerLinks(draft).throughContactors(powered, request.behindDrive());
     return coils;
   }
 
@@ -168,7 +240,7 @@ public final class StopLinks {
   }
 
   private void overRelay(PlacedDevice trigger, List<TerminalRef> stopping) {
-    PlacedDevice relay = draft.part("safety-relay", "safety relay");
+    PlacedDevice relay = draft.part(request.relay().sheet(), "safety relay");
     TerminalRef plus = draft.need(draft.controller(), TerminalRole.SUPPLY_24V);
     TerminalRef zero = draft.need(draft.controller(), TerminalRole.COMMON_0V);
     draft.wire(plus, relay.ref("A1"), SIGNAL);
@@ -178,8 +250,7 @@ public final class StopLinks {
         SelectorRole.CROSS_FAULT_DETECTION,
         request.crossFaultDetection() && !isCurtain(trigger) ? "on" : "off");
     draft.select(relay, SelectorRole.RESET_MODE, request.manualReset() ? "manual" : "automatic");
-    throughTrigger(
-        trigger, all(relay, TerminalRole.TEST_PULSE_OUTPUT), all(relay, TerminalRole.SAFETY_INPUT));
+    channels(trigger, relay);
     List<String> coils = coils(stopping);
     String button = resetLoop(relay, plus, coils);
     if (request.effect().usesSafeTorqueOff()) {
@@ -188,6 +259,21 @@ public final class StopLinks {
     outputs(relay, stopping);
     keep(List.of(trigger.id()), relay.id(), button, coils, request.effect());
     mean(trigger, stopping);
+  }
+
+  /** Each channel over a contact of its own; the one of opposite polarity back to 0 V. */
+  private void channels(PlacedDevice trigger, PlacedDevice relay) {
+    List<TerminalRef> feeds = new ArrayList<>(all(relay, TerminalRole.TEST_PULSE_OUTPUT));
+    if (request.relay() == RelayClass.OPPOSITE) {
+      feeds.add(relay.ref("A2"));
+    } else if (feeds.size() == 1) {
+      feeds.add(feeds.get(0));
+    }
+    if (request.relay() == RelayClass.OPPOSITE && isCurtain(trigger)) {
+      throw new IllegalArgumentException(
+          "a light curtain gives 24 V on both channels: a relay of opposite polarity cannot take them");
+    }
+    throughTrigger(trigger, feeds, all(relay, TerminalRole.SAFETY_INPUT));
   }
 
   /** From 24 V over the mirror contacts, and the reset button where there is one. */
@@ -209,15 +295,45 @@ public final class StopLinks {
   }
 
   private void outputs(PlacedDevice relay, List<TerminalRef> stopping) {
+    boolean late = request.effect() == StopEffect.SS1_T && request.relay() == RelayClass.DELAYED;
+    List<Terminal> contacts =
+        relay.sheet().terminals().stream()
+            .filter(t -> t.closedIn().contains(PartSheet.ENERGISED))
+            .filter(t -> t.given(Figure.DELAY_SECONDS).isPresent() == late)
+            .toList();
     TerminalRef feed = feed();
-    draft.wire(feed, relay.ref("13"), SIGNAL);
+    TerminalRef at = feed;
+    for (int i = 0; i < 2; i++) {
+      Terminal contact = contacts.get(i);
+      draft.wire(at, relay.ref(String.valueOf(contact.common())), SIGNAL);
+      if (stopping.size() > 1) {
+        draft.wire(relay.ref(contact.id()), stopping.get(i), SIGNAL);
+      } else {
+        at = relay.ref(contact.id());
+      }
+    }
     if (stopping.size() == 1) {
-      draft.wire(relay.ref("14"), relay.ref("23"), SIGNAL);
-      draft.wire(relay.ref("24"), stopping.get(0), SIGNAL);
-    } else {
-      draft.wire(feed, relay.ref("23"), SIGNAL);
-      draft.wire(relay.ref("14"), stopping.get(0), SIGNAL);
-      draft.wire(relay.ref("24"), stopping.get(1), SIGNAL);
+      draft.wire(at, stopping.get(0), SIGNAL);
+    }
+    if (late) {
+      ramp(relay);
+    }
+  }
+
+  /** Leads the run commands over the contacts that open at once, so that the drive ramps down. */
+  private void ramp(PlacedDevice relay) {
+    List<Terminal> free =
+        new ArrayList<>(
+            relay.sheet().terminals().stream()
+                .filter(t -> t.closedIn().contains(PartSheet.ENERGISED))
+                .filter(t -> t.given(Figure.DELAY_SECONDS).isEmpty())
+                .toList());
+    for (String function : List.of("run-forward", "run-reverse")) {
+      TerminalRef input = draft.inputSetTo(function).orElse(null);
+      if (input != null && !draft.isFree(input) && !free.isEmpty()) {
+        Terminal contact = free.remove(0);
+        draft.cutInto(input, relay.ref(String.valueOf(contact.common())), relay.ref(contact.id()));
+      }
     }
   }
 
@@ -280,7 +396,9 @@ public final class StopLinks {
     }
     String rest = ((PartSheet) trigger.sheet()).positions().get(0);
     String meaning = request.effect() == StopEffect.ENABLE ? "enable" : "torque-permitted";
-    stopping.forEach(s -> draft.mean(s, meaning, new Condition(trigger.id(), rest)));
+    Condition released = new Condition(trigger.id(), rest);
+    stopping.forEach(s -> draft.mean(s, meaning, released));
+    draft.cutInputs().forEach(i -> draft.meanOnlyWhen(i, released));
   }
 
   private void keep(
@@ -308,6 +426,6 @@ public final class StopLinks {
                 false,
                 false,
                 MICROFARADS_PER_KILOWATT * kilowatts,
-                StopUse.USUAL)));
+                StopUse.USUAL.withApproach(StopApproach.usual(request.trigger())))));
   }
 }

@@ -16,6 +16,8 @@ import unimotus.core.machine.StopTrigger;
  * @param crossFaultDetection whether the safety relay tests its channels against each other
  * @param delaySeconds from the demand to safe torque off; only a safe stop 1 looks at it
  * @param rampSeconds from maximum frequency to standstill; only a safe stop 1 looks at it
+ * @param relay class of the safety relay; only a logic with a relay looks at it
+ * @param behindDrive whether contactors cut the motor from the drive, not the mains from it
  */
 public record StopRequest(
     String axis,
@@ -26,12 +28,51 @@ public record StopRequest(
     boolean manualReset,
     boolean crossFaultDetection,
     double delaySeconds,
-    double rampSeconds) {
+    double rampSeconds,
+    RelayClass relay,
+    boolean behindDrive) {
+
+  /** Safety relays as they are sold, by what they need and how they find cross faults. */
+  public enum RelayClass {
+    TESTING("safety-relay", "tests its channels by pulses"),
+    OPPOSITE("safety-relay-polarity", "channels of opposite polarity"),
+    PLAIN("safety-relay-plain", "plain contacts, no cross-fault detection"),
+    DELAYED("safety-relay-delayed", "delayed contacts, tests by pulses");
+
+    private final String sheet;
+    private final String label;
+
+    RelayClass(String sheet, String label) {
+      this.sheet = sheet;
+      this.label = label;
+    }
+
+    /** Id of its sheet. */
+    public String sheet() {
+      return sheet;
+    }
+
+    /** The words shown to the user. */
+    public String label() {
+      return label;
+    }
+
+    /** The class of a sheet; {@link #TESTING} for a relay of one's own. */
+    public static RelayClass ofSheet(String sheet) {
+      for (RelayClass known : values()) {
+        if (known.sheet.equals(sheet)) {
+          return known;
+        }
+      }
+      return TESTING;
+    }
+  }
 
   /** A stop with the usual choices: manual reset, cross-fault detection, 2.5 s of ramp in 5 s. */
   public static StopRequest of(
       String axis, String name, StopTrigger trigger, StopLogic logic, StopEffect effect) {
-    return new StopRequest(axis, name, trigger, logic, effect, true, true, 5, 2.5);
+    return new StopRequest(
+        axis, name, trigger, logic, effect, true, true, 5, 2.5, RelayClass.TESTING, false);
   }
 
   /** This stop through something else. */
@@ -45,18 +86,72 @@ public record StopRequest(
         manualReset,
         crossFaultDetection,
         delaySeconds,
-        rampSeconds);
+        rampSeconds,
+        relay,
+        behindDrive);
   }
 
   /** This stop with another reset and another test of the channels. */
   public StopRequest withRelay(boolean manual, boolean crossFault) {
     return new StopRequest(
-        axis, name, trigger, logic, effect, manual, crossFault, delaySeconds, rampSeconds);
+        axis,
+        name,
+        trigger,
+        logic,
+        effect,
+        manual,
+        crossFault,
+        delaySeconds,
+        rampSeconds,
+        relay,
+        behindDrive);
   }
 
   /** This stop with other times of a safe stop 1. */
   public StopRequest withTimes(double delay, double ramp) {
     return new StopRequest(
-        axis, name, trigger, logic, effect, manualReset, crossFaultDetection, delay, ramp);
+        axis,
+        name,
+        trigger,
+        logic,
+        effect,
+        manualReset,
+        crossFaultDetection,
+        delay,
+        ramp,
+        relay,
+        behindDrive);
+  }
+
+  /** This stop over a safety relay of another class. */
+  public StopRequest withRelay(RelayClass next) {
+    return new StopRequest(
+        axis,
+        name,
+        trigger,
+        logic,
+        effect,
+        manualReset,
+        crossFaultDetection,
+        delaySeconds,
+        rampSeconds,
+        next,
+        behindDrive);
+  }
+
+  /** This stop with its contactors behind the drive, or before it. */
+  public StopRequest withContactorsBehind(boolean behind) {
+    return new StopRequest(
+        axis,
+        name,
+        trigger,
+        logic,
+        effect,
+        manualReset,
+        crossFaultDetection,
+        delaySeconds,
+        rampSeconds,
+        relay,
+        behind);
   }
 }

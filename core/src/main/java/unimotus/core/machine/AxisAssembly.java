@@ -2,6 +2,7 @@ package unimotus.core.machine;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.ControllerSheet;
@@ -23,6 +24,7 @@ import unimotus.core.sheet.SheetCatalogue;
  * @param probes measurements to be made on its wires
  * @param stops its stop functions
  * @param record what is known of its drive besides the design
+ * @param reach what can influence each of its stops, on any device of the line, by the stop's id
  */
 public record AxisAssembly(
     Axis axis,
@@ -36,7 +38,8 @@ public record AxisAssembly(
     List<Intent> intents,
     List<Probe> probes,
     List<StopFunction> stops,
-    DriveRecord record) {
+    DriveRecord record,
+    Map<String, StopReach> reach) {
 
   /** Takes copies of the lists. */
   public AxisAssembly {
@@ -45,6 +48,7 @@ public record AxisAssembly(
     intents = List.copyOf(intents);
     probes = List.copyOf(probes);
     stops = List.copyOf(stops);
+    reach = Map.copyOf(reach);
   }
 
   /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
@@ -84,7 +88,8 @@ public record AxisAssembly(
             project.intents().stream().filter(i -> i.axis().equals(axis.id())).toList(),
             project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList(),
             project.stopsOf(axis.id()),
-            project.record(drive.get().id())));
+            project.record(drive.get().id()),
+            around.reach(project, drive.get(), motor.get(), project.stopsOf(axis.id()))));
   }
 
   /** This assembly with the drive in another state of its settings and switches. */
@@ -101,7 +106,8 @@ public record AxisAssembly(
         intents,
         probes,
         stops,
-        record);
+        record,
+        reach);
   }
 
   /** This assembly with these wires instead. */
@@ -118,7 +124,8 @@ public record AxisAssembly(
         intents,
         probes,
         stops,
-        record);
+        record,
+        reach);
   }
 
   /** What is not there yet, in words; empty where the axis is complete. */

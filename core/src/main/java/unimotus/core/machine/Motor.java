@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.ServoPlate;
@@ -13,6 +14,9 @@ import unimotus.core.sheet.ServoPlate;
  * @param servo what a servo plate says besides; null for an induction motor
  */
 public record Motor(String id, String name, Plate plate, @Nullable ServoPlate servo) {
+
+  /** Marks of the terminals of every motor (IEC 60445, from memory). */
+  public static final List<String> TERMINALS = List.of("U", "V", "W");
 
   /** An induction motor. */
   public Motor(String id, String name, Plate plate) {

@@ -35,6 +35,8 @@ public final class Neighbourhoods {
   private final Map<String, PlacedPart> parts = new HashMap<>();
   private final Map<String, DeviceSheet> controllers = new HashMap<>();
   private final Map<String, Neighbourhood> found = new HashMap<>();
+  private final Map<String, Fitted> fitted = new LinkedHashMap<>();
+  private final Map<Stopped, StopReach> reaches = new HashMap<>();
 
   /** The neighbourhoods of a line, none of them searched yet. */
   public Neighbourhoods(Project project, SheetCatalogue sheets) {
@@ -61,7 +63,43 @@ public final class Neighbourhoods {
         && next.controllers() == project.controllers()
         && next.intents() == project.intents()
         && next.stops() == project.stops()
+        && sameDrives(next)
         && nextSheets == sheets;
+  }
+
+  /** Settings may change; which drives there are may not. */
+  private boolean sameDrives(Project next) {
+    boolean same = next.drives().size() == project.drives().size();
+    for (int i = 0; same && i < next.drives().size(); i++) {
+      Drive before = project.drives().get(i);
+      Drive after = next.drives().get(i);
+      same = before.id().equals(after.id()) && before.sheet().equals(after.sheet());
+    }
+    return same;
+  }
+
+  /** Where a search for what influences stops began; settings decide that too. */
+  private record Stopped(String drive, Object settings, String motor, StopFunction stop) {}
+
+  /** What can influence each stop, by its id, with the devices as they stand in {@code now}. */
+  Map<String, StopReach> reach(Project now, Drive drive, Motor motor, List<StopFunction> stops) {
+    Map<String, StopReach> found = new LinkedHashMap<>();
+    for (StopFunction stop : stops) {
+      Stopped key = new Stopped(drive.id(), drive.settings(), motor.id(), stop);
+      StopReach reach =
+          reaches.computeIfAbsent(key, k -> StopReach.of(fitted(), index, drive, motor.id(), stop));
+      found.put(stop.id(), reach.asIn(now));
+    }
+    return found;
+  }
+
+  private Map<String, Fitted> fitted() {
+    if (fitted.isEmpty()) {
+      for (Device device : project.devices()) {
+        sheets.find(device.sheet()).ifPresent(s -> fitted.put(device.id(), new Fitted(device, s)));
+      }
+    }
+    return fitted;
   }
 
   Neighbourhood of(Drive drive, Axis axis) {
@@ -124,7 +162,9 @@ public final class Neighbourhoods {
 
     private void reachPart(TerminalRef end, PlacedPart placed) {
       boolean isNew = reached.put(end.device(), placed) == null;
-      boolean supply = placed.sheet().first(TerminalRole.SUPPLY_24V).isPresent();
+      boolean supply =
+          placed.sheet().first(TerminalRole.SUPPLY_24V).isPresent()
+              || placed.sheet().first(TerminalRole.MAINS).isPresent();
       boolean strip =
           placed.sheet().terminals().stream().allMatch(t -> t.role() == TerminalRole.JUNCTION);
       if (strip) {

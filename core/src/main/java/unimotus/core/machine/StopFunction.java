@@ -14,7 +14,8 @@ import org.jspecify.annotations.Nullable;
  * @param trigger what demands it
  * @param logic through what
  * @param effect what takes the motion away
- * @param triggers ids of the parts that demand it, from the first in the chain; at least one
+ * @param triggers ids of the parts that demand it, from the first in the chain; empty for a stop
+ *     that is not finished
  * @param relay id of the safety relay; null where there is none
  * @param resetButton id of the reset button; null where there is none
  * @param contactors ids of the contactors; possibly empty
@@ -38,17 +39,17 @@ public record StopFunction(
     boolean holdingBrake,
     double linkMicrofarads,
     StopUse use) {
+  /** What an input of a drive is set to where it commands motion. */
+  public static final List<String> RUN_FUNCTIONS =
+      List.of("run-forward", "run-reverse", "start", "start-delayed", "stop");
 
-  /** Checks the id and that there is something to demand the stop with. */
+  /** Checks the id, the name and the d.c. link. */
   public StopFunction {
     Ids.check("stop", id);
     triggers = List.copyOf(triggers);
     contactors = List.copyOf(contactors);
     if (name.isBlank()) {
       throw new IllegalArgumentException("stop %s: a name is needed".formatted(id));
-    }
-    if (triggers.isEmpty()) {
-      throw new IllegalArgumentException("stop %s: nothing demands it".formatted(id));
     }
     if (!(linkMicrofarads > 0)) {
       throw new IllegalArgumentException(

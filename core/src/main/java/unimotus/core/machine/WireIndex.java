@@ -8,11 +8,13 @@ import java.util.Map;
 
 /** The wires of a line by the devices and terminals they touch. */
 public final class WireIndex {
+  private final List<Wire> all;
   private final Map<String, List<Wire>> byDevice = new HashMap<>();
   private final Map<TerminalRef, List<Wire>> byTerminal = new HashMap<>();
 
   /** Sorts the wires. */
   public WireIndex(Collection<Wire> wires) {
+    all = List.copyOf(wires);
     for (Wire wire : wires) {
       add(wire.from().device(), wire);
       if (!wire.to().device().equals(wire.from().device())) {
@@ -25,6 +27,11 @@ public final class WireIndex {
 
   private void add(String device, Wire wire) {
     byDevice.computeIfAbsent(device, d -> new ArrayList<>()).add(wire);
+  }
+
+  /** All wires, in the order of the line. */
+  public List<Wire> all() {
+    return all;
   }
 
   /** The wires on a terminal, in the order of the line; possibly empty. */

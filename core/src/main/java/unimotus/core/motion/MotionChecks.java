@@ -12,6 +12,7 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.motor.MotorTorque;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.Plate;
@@ -123,14 +124,12 @@ public final class MotionChecks {
       double accelerationSeconds,
       double decelerationSeconds,
       boolean stopsByRamp,
-      double limitTorque,
+      MotorTorque motor,
       ShaftLoad load) {
 
     static RampBudget of(AxisAssembly axis) {
       Plate plate = axis.motor().plate();
       EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-      double limit =
-          settings.number(SettingRole.CURRENT_LIMIT, axis.driveSheet().ratings().currentAmperes());
       double top = settings.number(SettingRole.MAXIMUM_FREQUENCY, plate.frequencyHertz());
       ShaftLoad load = ShaftLoad.of(axis);
       return new RampBudget(
@@ -139,7 +138,7 @@ public final class MotionChecks {
           settings.number(SettingRole.ACCELERATION_TIME, 10),
           settings.number(SettingRole.DECELERATION_TIME, 10),
           settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),
-          MotorFormulas.ratedTorqueNewtonMetres(plate) * MotorFormulas.torqueRatioAt(plate, limit),
+          MotorTorque.of(axis),
           load);
     }
 
@@ -147,14 +146,15 @@ public final class MotionChecks {
       return load.torqueNewtonMetres(topRpm);
     }
 
-    /** Worst over the ramp: the load is greatest at the top. */
+    /** Worst over the ramp: at the top the load is greatest and the flux least. */
     double motoringNetTorque() {
-      return limitTorque - loadTorqueAtTop();
+      return motor.mostAtRpm(topRpm) - loadTorqueAtTop();
     }
 
-    /** Worst over the ramp: friction helps least near standstill. */
+    /** Worst over the ramp: friction helps least near standstill, the flux at the top. */
     double brakingNetTorque() {
-      return limitTorque + load.constantNewtonMetres();
+      return Math.min(
+          motor.most() + load.constantNewtonMetres(), motor.mostAtRpm(topRpm) + loadTorqueAtTop());
     }
   }
 }

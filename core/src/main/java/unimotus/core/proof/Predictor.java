@@ -26,6 +26,7 @@ import unimotus.core.path.RegisterLink;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.stops.JudgedStop;
 
 /**
  * Turns the design of an axis into the list of what should be seen, in the order it is proved:
@@ -57,11 +58,21 @@ public final class Predictor {
 
   /** All predictions of an axis, in the order of proving. */
   public static List<Prediction> predict(AxisAssembly axis, SignalPath path) {
+    return predict(axis, path, JudgedStop.all(axis));
+  }
+
+  /**
+   * All predictions of an axis, in the order of proving.
+   *
+   * @param stops its stops with the verdicts on them, found before
+   */
+  public static List<Prediction> predict(
+      AxisAssembly axis, SignalPath path, List<JudgedStop> stops) {
     Predictor predictor = new Predictor(axis, path);
     predictor.permission();
-    predictor.predictions.addAll(StopPredictions.beforeMotion(axis));
+    predictor.predictions.addAll(StopPredictions.beforeMotion(stops));
     predictor.direction();
-    predictor.predictions.addAll(StopPredictions.inMotion(axis));
+    predictor.predictions.addAll(StopPredictions.inMotion(stops));
     REFERENCES.forEach(predictor::reference);
     predictor.times();
     predictor.predictions.addAll(ProbePredictions.of(axis));

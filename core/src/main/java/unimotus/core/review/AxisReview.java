@@ -21,7 +21,9 @@ import unimotus.core.power.PowerChecks;
 import unimotus.core.settings.LinkChecks;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.settings.SettingChecks;
+import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.StopChecks;
+import unimotus.core.stops.StopOutcome;
 
 /**
  * One axis looked over.
@@ -29,13 +31,19 @@ import unimotus.core.stops.StopChecks;
  * @param axis the axis
  * @param assembly the axis with its devices, null where something is missing
  * @param path the signal path, null where something is missing or the plate is impossible
+ * @param stops its stops with the verdict on each, in their order; possibly empty
  * @param findings what the rules say, worst first
  */
 public record AxisReview(
-    Axis axis, @Nullable AxisAssembly assembly, @Nullable SignalPath path, List<Finding> findings) {
+    Axis axis,
+    @Nullable AxisAssembly assembly,
+    @Nullable SignalPath path,
+    List<JudgedStop> stops,
+    List<Finding> findings) {
 
   /** Takes the findings worst first. */
   public AxisReview {
+    stops = List.copyOf(stops);
     findings = sorted(findings);
   }
 
@@ -54,8 +62,9 @@ public record AxisReview(
     found.addAll(RecordChecks.check(assembly));
     found.addAll(IdentityChecks.check(assembly));
     found.addAll(PowerChecks.check(assembly));
-    found.addAll(StopChecks.check(assembly));
-    return new AxisReview(assembly.axis(), assembly, path, found);
+    List<JudgedStop> stops = JudgedStop.all(assembly);
+    found.addAll(StopChecks.check(assembly, stops));
+    return new AxisReview(assembly.axis(), assembly, path, stops, found);
   }
 
   /** Says what an unfinished axis still lacks. */
@@ -71,7 +80,7 @@ public record AxisReview(
             unknownSheet
                 ? "Put the device sheet into the folder of sheets, or choose another device."
                 : "Choose it at the station Identify.");
-    return new AxisReview(axis, null, null, List.of(finding));
+    return new AxisReview(axis, null, null, List.of(), List.of(finding));
   }
 
   /** The signal path; empty where something is missing. */
@@ -79,11 +88,28 @@ public record AxisReview(
     return Optional.ofNullable(path);
   }
 
+  /** The worst verdict on its stops; empty where it has none. */
+  public Optional<StopOutcome> worstStop() {
+    return stops.stream()
+        .map(s -> s.verdict().outcome())
+        .max(java.util.Comparator.comparing(AxisReview::badness));
+  }
+
+  /** What people get hurt by comes first, then what nobody knows. */
+  private static int badness(StopOutcome outcome) {
+    return switch (outcome) {
+      case STOPS -> 0;
+      case CANNOT_BE_STARTED -> 1;
+      case CANNOT_BE_TOLD -> 2;
+      case DOES_NOT_STOP -> 3;
+    };
+  }
+
   /** This review with more findings. */
   AxisReview with(List<Finding> more) {
     List<Finding> all = new ArrayList<>(findings);
     all.addAll(more);
-    return new AxisReview(axis, assembly, path, all);
+    return new AxisReview(axis, assembly, path, stops, all);
   }
 
   /** How many findings have this severity. */

@@ -87,7 +87,8 @@ public final class LineReview {
         && a.intents().equals(b.intents())
         && a.probes().equals(b.probes())
         && a.stops().equals(b.stops())
-        && a.record().equals(b.record());
+        && a.record().equals(b.record())
+        && a.reach().equals(b.reach());
   }
 
   /** One review an axis, in the line's order. */

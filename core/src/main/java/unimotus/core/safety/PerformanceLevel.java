@@ -29,6 +29,11 @@ public enum PerformanceLevel {
     return name().toLowerCase(java.util.Locale.ROOT);
   }
 
+  /** This level, or another where that is lower. */
+  public PerformanceLevel noBetterThan(PerformanceLevel other) {
+    return compareTo(other) <= 0 ? this : other;
+  }
+
   /**
    * The level of a probability of dangerous failure per hour. Better than the best band is still
    * {@link #E}; worse than the worst is {@link #A}, which nothing less can be.

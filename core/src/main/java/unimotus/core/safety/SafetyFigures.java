@@ -5,19 +5,22 @@ import java.util.Optional;
 import unimotus.core.machine.StopUse;
 import unimotus.core.stops.FaultRun;
 import unimotus.core.stops.StopCircuit;
+import unimotus.core.stops.StopVerdict;
 
 /**
- * What the stop function as a whole comes to. It advises and does not certify: the risk assessment,
- * the makers' data and licensed practice decide.
+ * What the stop function as a whole comes to, by the simplified procedure of ISO 13849-1:2015. It
+ * advises and does not certify: the risk assessment, the makers' data and licensed practice decide.
  *
  * @param required the level the risk graph asks for
- * @param parts what it is made of, from hand to shaft; empty where it is not a safety stop
+ * @param parts what it is made of, from hand to shaft; empty where nothing may be told
+ * @param most the best level that may be told of the whole, by what faults can undo
  * @param commonCausePoints points of the measures against common cause failures
  * @param remarks what has to be known about the numbers; possibly empty
  */
 public record SafetyFigures(
     PerformanceLevel required,
     List<SafetyPart> parts,
+    PerformanceLevel most,
     int commonCausePoints,
     List<String> remarks) {
 
@@ -27,23 +30,36 @@ public record SafetyFigures(
     remarks = List.copyOf(remarks);
   }
 
-  /** The figures of a stop from its use and its fault run. */
-  public static SafetyFigures of(StopCircuit circuit, FaultRun run) {
-    StopUse use = circuit.stop().use();
-    PerformanceLevel required =
-        RiskGraph.required(use.severeInjury(), use.frequentExposure(), use.hardlyAvoidable());
-    int points = CommonCause.points(use.commonCause());
-    if (!circuit.stop().effect().isSafetyStop()) {
-      return new SafetyFigures(
-          required,
-          List.of(),
-          points,
-          List.of(
-              "The stop ends on inputs that are not made for safety: no performance level can be"
-                  + " stated for it."));
+  /** The figures of a stop that was found to stop and was broken on purpose. */
+  public static SafetyFigures of(StopCircuit circuit, StopVerdict verdict, FaultRun run) {
+    int points = CommonCause.points(circuit.stop().use().commonCause());
+    if (!verdict.stops()) {
+      return none(
+          circuit, "The stop %s: no level can be stated.".formatted(verdict.outcome().label()));
     }
-    SafetyParts made = new SafetyParts(circuit, run, points);
-    return new SafetyFigures(required, made.parts(), points, made.remarks());
+    if (!circuit.stop().effect().isSafetyStop()) {
+      return none(
+          circuit,
+          "The stop ends on inputs that are not made for safety: no performance level can be stated"
+              + " for it.");
+    }
+    SafetyParts made = new SafetyParts(circuit, verdict, run, points);
+    return new SafetyFigures(required(circuit), made.parts(), made.most(), points, made.remarks());
+  }
+
+  /** The figures of a stop of which none may be told. */
+  public static SafetyFigures none(StopCircuit circuit, String why) {
+    return new SafetyFigures(
+        required(circuit),
+        List.of(),
+        PerformanceLevel.A,
+        CommonCause.points(circuit.stop().use().commonCause()),
+        List.of(why));
+  }
+
+  private static PerformanceLevel required(StopCircuit circuit) {
+    StopUse.Risk risk = circuit.stop().use().risk();
+    return RiskGraph.required(risk.severeInjury(), risk.frequentExposure(), risk.hardlyAvoidable());
   }
 
   /**
@@ -63,9 +79,7 @@ public record SafetyFigures(
             whole ->
                 parts.stream()
                     .map(SafetyPart::level)
-                    .filter(l -> l.compareTo(whole) < 0)
-                    .min(PerformanceLevel::compareTo)
-                    .orElse(whole));
+                    .reduce(whole.noBetterThan(most), PerformanceLevel::noBetterThan));
   }
 
   /** Whether the level reaches what the risk graph asks for. */

@@ -9,6 +9,7 @@ import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.motor.MotorTorque;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.NumberSetting;
@@ -47,8 +48,7 @@ final class DerivedRamps {
     double top =
         MotorFormulas.synchronousRpm(axis.axis().reference().frequencyAtFullHertz(), poles());
     ShaftLoad load = ShaftLoad.of(axis);
-    double torque =
-        MotorFormulas.torqueRatioAt(plate, limit) * MotorFormulas.ratedTorqueNewtonMetres(plate);
+    double torque = MotorTorque.atCurrent(plate, limit).mostAtRpm(top);
     ramp(SettingRole.ACCELERATION_TIME, load, top, torque, torque - load.torqueNewtonMetres(top));
     ramp(SettingRole.DECELERATION_TIME, load, top, torque, torque);
     return ramps;

@@ -29,12 +29,23 @@ public sealed interface DeviceSheet permits ControllerSheet, DriveSheet, MotorSh
 
   /** The terminal with this id; empty where the device has none such. */
   default Optional<Terminal> terminal(String terminalId) {
-    return terminals().stream().filter(t -> t.id().equals(terminalId)).findFirst();
+    // Plain loops here and below: circuits ask for these a million times a fault run.
+    for (Terminal terminal : terminals()) {
+      if (terminal.id().equals(terminalId)) {
+        return Optional.of(terminal);
+      }
+    }
+    return Optional.empty();
   }
 
   /** The first terminal with this role; empty where the device has none. */
   default Optional<Terminal> first(TerminalRole role) {
-    return terminals().stream().filter(t -> t.role() == role).findFirst();
+    for (Terminal terminal : terminals()) {
+      if (terminal.role() == role) {
+        return Optional.of(terminal);
+      }
+    }
+    return Optional.empty();
   }
 
   /** A figure of the device as a whole, from the first terminal that gives it. */
@@ -44,13 +55,21 @@ public sealed interface DeviceSheet permits ControllerSheet, DriveSheet, MotorSh
 
   /** The selector that plays {@code role} for {@code terminalId}; empty where there is none. */
   default Optional<Selector> selector(SelectorRole role, String terminalId) {
-    return selectors().stream()
-        .filter(s -> s.role() == role && terminalId.equals(s.terminal()))
-        .findFirst();
+    for (Selector selector : selectors()) {
+      if (selector.role() == role && terminalId.equals(selector.terminal())) {
+        return Optional.of(selector);
+      }
+    }
+    return Optional.empty();
   }
 
   /** The selector that plays {@code role} for the whole device; empty where there is none. */
   default Optional<Selector> selector(SelectorRole role) {
-    return selectors().stream().filter(s -> s.role() == role).findFirst();
+    for (Selector selector : selectors()) {
+      if (selector.role() == role) {
+        return Optional.of(selector);
+      }
+    }
+    return Optional.empty();
   }
 }

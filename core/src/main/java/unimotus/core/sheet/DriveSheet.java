@@ -18,6 +18,8 @@ import org.jspecify.annotations.Nullable;
  * @param rules what else the drive does with them
  * @param power what it asks of supply, cables and place; null where the sheet is silent
  * @param identity what tells one drive of the class from another; null where the sheet is silent
+ * @param statusTexts what it shows in which state; possibly empty
+ * @param procedures guarded entries; possibly empty
  */
 public record DriveSheet(
     String id,
@@ -30,7 +32,9 @@ public record DriveSheet(
     @Nullable Menu menu,
     @Nullable List<SettingRule> rules,
     @Nullable PowerData power,
-    @Nullable DriveIdentity identity)
+    @Nullable DriveIdentity identity,
+    @Nullable List<StatusText> statusTexts,
+    @Nullable List<EntryProcedure> procedures)
     implements DeviceSheet {
 
   /** Copies the lists, checks the converter; a menu or rules not given are plain or none. */
@@ -40,6 +44,8 @@ public record DriveSheet(
     settings = List.copyOf(settings);
     menu = menu == null ? Menu.LIST : menu;
     rules = rules == null ? List.of() : List.copyOf(rules);
+    statusTexts = statusTexts == null ? List.of() : List.copyOf(statusTexts);
+    procedures = procedures == null ? List.of() : List.copyOf(procedures);
     Bits.check(id, converterBits);
   }
 
@@ -73,19 +79,45 @@ public record DriveSheet(
         menu,
         rules,
         power,
-        identity);
+        identity,
+        statusTexts,
+        procedures);
   }
 
   @Override
   public DriveSheet withTerminals(List<Terminal> next) {
     return new DriveSheet(
-        id, name, next, selectors, converterBits, ratings, settings, menu, rules, power, identity);
+        id,
+        name,
+        next,
+        selectors,
+        converterBits,
+        ratings,
+        settings,
+        menu,
+        rules,
+        power,
+        identity,
+        statusTexts,
+        procedures);
   }
 
   @Override
   public DriveSheet withSelectors(List<Selector> next) {
     return new DriveSheet(
-        id, name, terminals, next, converterBits, ratings, settings, menu, rules, power, identity);
+        id,
+        name,
+        terminals,
+        next,
+        converterBits,
+        ratings,
+        settings,
+        menu,
+        rules,
+        power,
+        identity,
+        statusTexts,
+        procedures);
   }
 
   /** The rules of one kind, in the order of the sheet. */
@@ -106,12 +138,26 @@ public record DriveSheet(
         menu,
         next,
         power,
-        identity);
+        identity,
+        statusTexts,
+        procedures);
   }
 
   /** This sheet with these settings instead. */
   public DriveSheet withSettings(List<SettingDefinition> next) {
     return new DriveSheet(
-        id, name, terminals, selectors, converterBits, ratings, next, menu, rules, power, identity);
+        id,
+        name,
+        terminals,
+        selectors,
+        converterBits,
+        ratings,
+        next,
+        menu,
+        rules,
+        power,
+        identity,
+        statusTexts,
+        procedures);
   }
 }

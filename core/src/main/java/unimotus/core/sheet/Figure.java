@@ -38,6 +38,18 @@ public enum Figure {
    * Time from the demand at this terminal to its effect; what is typical where a sheet is silent.
    */
   REACTION_SECONDS("reactionSeconds", "reaction time", MeasureUnit.SECOND_UNIT),
+  /** How long a contact stays as it was after the device has let go; none where not given. */
+  DELAY_SECONDS("delaySeconds", "release delay", MeasureUnit.SECOND_UNIT),
+  /**
+   * How long the channels may differ before the device takes it for a fault; never if not given.
+   */
+  DISCREPANCY_SECONDS("discrepancySeconds", "channels may differ", MeasureUnit.SECOND_UNIT),
+  /** Shorter gaps than this are not seen by a safety input; every gap is where it is 0. */
+  FILTER_SECONDS("filterSeconds", "gaps not seen", MeasureUnit.SECOND_UNIT),
+  /** Length of the gaps by which an output or a source tests its channel. */
+  PULSE_SECONDS("pulseSeconds", "length of a test pulse", MeasureUnit.SECOND_UNIT),
+  /** How long the d.c. link goes on feeding the motor once the mains are gone, at most. */
+  RIDE_THROUGH_SECONDS("rideThroughSeconds", "d.c. link lasts", MeasureUnit.SECOND_UNIT),
   /** Switching cycles until a tenth of such devices has failed dangerously (ISO 13849-1). */
   B10D_CYCLES("b10dCycles", "B10d", MeasureUnit.ONE),
   /** Dangerous failures of the device's safety function per hour, by its maker. */

@@ -79,8 +79,7 @@ public record Terminal(
   public Terminal withRole(TerminalRole next) {
     Map<String, Double> figures = new TreeMap<>();
     next.typical().forEach((f, v) -> figures.put(f.key(), electrical.getOrDefault(f.key(), v)));
-    return new Terminal(
-        id, label, next, common, figures, next == TerminalRole.RELAY_CONTACT ? closedIn : null);
+    return new Terminal(id, label, next, common, figures, next.isPositioned() ? closedIn : null);
   }
 
   /** This terminal with its circuit closing elsewhere; null for nowhere. */

@@ -70,8 +70,24 @@ public enum TerminalRole {
   TRACK("potentiometer track", Map.of(OHMS, 5000.0)),
   /** Wiper of a potentiometer; its {@code common} is the upper end of the track. */
   WIPER("potentiometer wiper", Map.of()),
+  /** Protected side of a fuse or breaker; its {@code common} is the fed side. */
+  FUSE("fuse, protected side", Map.of(OHMS, 0.05, LIMIT_AMPERES, 2.0)),
   /** A point that only joins wires, or the far end of a coil or track. */
-  JUNCTION("junction", Map.of());
+  JUNCTION("junction", Map.of()),
+  /** A conductor of the mains where it enters the panel. */
+  MAINS("mains conductor", Map.of()),
+  /** Where a drive or an infeed takes the mains. */
+  LINE_INPUT("mains input", Map.of()),
+  /** Positive conductor of a d.c. link: given by an infeed, taken by a drive. */
+  LINK_PLUS("d.c. link +", Map.of()),
+  /** Negative conductor of a d.c. link. */
+  LINK_MINUS("d.c. link −", Map.of()),
+  /** Load side of a main contact; its {@code common} is the line side. */
+  MAIN_CONTACT("main contact, load side", Map.of()),
+  /** Line side of a main contact. */
+  MAIN_CONTACT_FEED("main contact, line side", Map.of()),
+  /** Where a drive gives the motor its power. */
+  MOTOR_OUTPUT("motor output", Map.of());
 
   private final String label;
   private final Map<Figure, Double> typical;
@@ -113,7 +129,25 @@ public enum TerminalRole {
 
   /** Whether a position of the part closes this contact or switches this output on. */
   public boolean isPositioned() {
-    return this == RELAY_CONTACT || this == SAFETY_OUTPUT;
+    return this == RELAY_CONTACT || this == SAFETY_OUTPUT || this == MAIN_CONTACT;
+  }
+
+  /**
+   * Whether this terminal belongs to the power side. Its wires are never solved with the control
+   * circuit: they are followed from contact to contact.
+   */
+  public boolean isPower() {
+    return switch (this) {
+      case MAINS,
+          LINE_INPUT,
+          LINK_PLUS,
+          LINK_MINUS,
+          MAIN_CONTACT,
+          MAIN_CONTACT_FEED,
+          MOTOR_OUTPUT ->
+          true;
+      default -> false;
+    };
   }
 
   /** Whether this terminal belongs to an analog channel. */

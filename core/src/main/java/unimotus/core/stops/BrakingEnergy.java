@@ -1,5 +1,6 @@
 package unimotus.core.stops;
 
+import java.util.List;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
@@ -39,7 +40,7 @@ public record BrakingEnergy(
   private static final double TRIP_400_VOLTS = 800;
   private static final double TRIP_230_VOLTS = 400;
 
-  /** Plates above this voltage run on a drive of the 400 V class. */
+  /** Mains above this voltage make a drive of the 400 V class. */
   private static final double CLASS_BORDER_VOLTS = 300;
 
   private static final String NEWTON = "Newton's second law; load of the axis";
@@ -50,7 +51,7 @@ public record BrakingEnergy(
         timeline.phases().stream()
             .filter(p -> p.kind() == StopPhase.Kind.RAMP)
             .findFirst()
-            .orElse(new StopPhase(StopPhase.Kind.RAMP, 0, 0, 0, 0, 0));
+            .orElse(new StopPhase(StopPhase.Kind.RAMP, 0, 0, 0, 0, 0, List.of()));
     ShaftLoad load = timeline.load();
     double kinetic =
         RampFormulas.kineticJoules(load.inertiaKgM2(), ramp.fromRpm())
@@ -64,7 +65,7 @@ public record BrakingEnergy(
       peak = Math.max(peak, watts * efficiency);
     }
     double returned = pushed * efficiency;
-    double mains = axis.motor().plate().voltageVolts();
+    double mains = axis.record().feed().mainsVolts();
     double trip = mains > CLASS_BORDER_VOLTS ? TRIP_400_VOLTS : TRIP_230_VOLTS;
     double farads = stop.linkMicrofarads() * 1e-6;
     double link = farads / 2 * (trip * trip - 2 * mains * mains);

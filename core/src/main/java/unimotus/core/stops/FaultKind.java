@@ -7,8 +7,9 @@ public enum FaultKind {
   BREAK("wire break"),
   SHORT_TO_24V("short to 24 V"),
   SHORT_TO_0V("short to 0 V, earth fault"),
-  CROSS_SHORT("short between channels"),
-  SUPPLY_LOST("supply lost");
+  CROSS_SHORT("short between conductors"),
+  SUPPLY_LOST("supply lost"),
+  FUSE_BLOWN("blown");
 
   private final String label;
 

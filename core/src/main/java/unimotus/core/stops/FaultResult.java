@@ -1,6 +1,7 @@
 package unimotus.core.stops;
 
 import java.util.List;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What one fault does, or two.
@@ -8,8 +9,11 @@ import java.util.List;
  * @param faults the faults, in the order they happened
  * @param detection when the last one shows
  * @param stopLost whether torque stayed possible while the stop was demanded
+ * @param excluded why the last fault is taken for impossible, as it is on record; null where it is
+ *     not
  */
-public record FaultResult(List<ElementFault> faults, Detection detection, boolean stopLost) {
+public record FaultResult(
+    List<ElementFault> faults, Detection detection, boolean stopLost, @Nullable String excluded) {
 
   /** Takes a copy. */
   public FaultResult {
@@ -24,5 +28,10 @@ public record FaultResult(List<ElementFault> faults, Detection detection, boolea
   /** Whether the stop was performed and the fault waits for a second one unseen. */
   public boolean isHidden() {
     return detection == Detection.NEVER && !stopLost;
+  }
+
+  /** Whether the fault counts: nobody has put on record why it cannot happen. */
+  public boolean counts() {
+    return excluded == null;
   }
 }

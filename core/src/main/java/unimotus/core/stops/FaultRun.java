@@ -8,21 +8,28 @@ import java.util.Optional;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.wiring.CommandState;
+import unimotus.core.wiring.LineSolution;
 import unimotus.core.wiring.WiringFault;
 
 /**
  * Breaks a stop circuit on purpose: every single fault, then every second fault on top of each
  * first one that showed nowhere, each run through the solved circuit and the behaviour of its
- * devices.
+ * devices. A fault that is excluded on record is run and shown, and counts nowhere.
  *
  * @param circuit what was broken
+ * @param start the events that bring it from power-up to motion
  * @param singles one result a single fault
  * @param doubles the second faults on each hidden first one; empty where the run was cancelled
  * @param complete false where the run was cancelled
  */
 public record FaultRun(
-    StopCircuit circuit, List<FaultResult> singles, List<FaultResult> doubles, boolean complete) {
+    StopCircuit circuit,
+    List<StopEvent> start,
+    List<FaultResult> singles,
+    List<FaultResult> doubles,
+    boolean complete) {
   /** Demands after a fault; a fault that shows only later counts as never (common practice). */
   private static final int DEMANDS = 2;
 
@@ -31,63 +38,91 @@ public record FaultRun(
 
   /** Takes copies. */
   public FaultRun {
+    start = List.copyOf(start);
     singles = List.copyOf(singles);
     doubles = List.copyOf(doubles);
   }
 
   /** Runs everything to the end. */
-  public static FaultRun of(StopCircuit circuit) {
-    return of(circuit, share -> {}, () -> false);
+  public static FaultRun of(StopCircuit circuit, StopVerdict verdict) {
+    return of(circuit, verdict, share -> {}, () -> false);
   }
 
   /**
    * Runs all faults.
    *
+   * @param verdict the verdict on the circuit without a fault
    * @param progress told how much is done, 0 to 1
    * @param cancelled asked whether to go on; what was found until then is kept
-   * @throws IllegalArgumentException where the circuit does not even run without a fault
+   * @throws IllegalArgumentException where the circuit does not stop, or not run, without a fault
    */
   public static FaultRun of(
-      StopCircuit circuit, DoubleConsumer progress, BooleanSupplier cancelled) {
-    Hindrance.of(circuit)
-        .ifPresent(
-            h -> {
-              throw new IllegalArgumentException(
-                  "stop %s: the motor cannot be started with this circuit, even without a fault: %s"
-                      .formatted(circuit.stop().name(), h.label()));
-            });
+      StopCircuit circuit,
+      StopVerdict verdict,
+      DoubleConsumer progress,
+      BooleanSupplier cancelled) {
+    if (!verdict.stops()) {
+      throw new IllegalArgumentException(
+          "stop %s %s: there is nothing to break yet"
+              .formatted(circuit.stop().name(), verdict.outcome().label()));
+    }
     List<ElementFault> faults = ElementFaults.of(circuit);
-    Work work = new Work(circuit, progress, cancelled);
+    Work work = new Work(circuit, verdict.start(), progress, cancelled);
     List<FaultResult> singles =
         work.run(faults.stream().map(List::of).toList(), List.of(), 0, SINGLES_SHARE);
+    List<FaultResult> counted = worst(singles);
     List<ElementFault> hidden =
-        singles.stream().filter(FaultResult::isHidden).map(FaultResult::last).toList();
+        counted.stream().filter(FaultResult::isHidden).map(FaultResult::last).toList();
     List<FaultResult> doubles = new ArrayList<>();
     double share = (1 - SINGLES_SHARE) / Math.max(1, hidden.size());
     for (int i = 0; i < hidden.size() && !cancelled.getAsBoolean(); i++) {
       ElementFault first = hidden.get(i);
+      // Two that both hide come to the same in either order.
+      List<ElementFault> before = hidden.subList(0, i);
       List<List<ElementFault>> pairs =
-          faults.stream()
-              .filter(f -> !f.element().equals(first.element()))
+          counted.stream()
+              .map(FaultResult::last)
+              .filter(f -> !f.key().equals(first.key()) && !before.contains(f))
               .map(f -> List.of(first, f))
               .toList();
       double done = SINGLES_SHARE + share * i;
       doubles.addAll(work.run(pairs, List.of(first), done, done + share));
     }
-    return new FaultRun(circuit, singles, doubles, !cancelled.getAsBoolean());
+    return new FaultRun(circuit, verdict.start(), singles, doubles, !cancelled.getAsBoolean());
+  }
+
+  /**
+   * The faults that count, one an element and kind: a conductor that touches 24 V does the same
+   * whichever supply's it is, and where it does not, the worse one is taken.
+   */
+  private static List<FaultResult> worst(List<FaultResult> singles) {
+    Map<String, FaultResult> worst = new LinkedHashMap<>();
+    singles.stream()
+        .filter(FaultResult::counts)
+        .forEach(
+            r ->
+                worst.merge(
+                    r.last().key() + r.last().kind(), r, (a, b) -> byHarm(a, b) >= 0 ? a : b));
+    return List.copyOf(worst.values());
   }
 
   /** The runs, on both cores. */
-  private record Work(StopCircuit circuit, DoubleConsumer progress, BooleanSupplier cancelled) {
+  private record Work(
+      StopCircuit circuit,
+      List<StopEvent> start,
+      DoubleConsumer progress,
+      BooleanSupplier cancelled) {
 
     List<FaultResult> run(
         List<List<ElementFault>> cases, List<ElementFault> before, double done, double then) {
       Map<Integer, FaultResult> results = new LinkedHashMap<>();
-      StopState running = machine(before).running();
+      StopMachine first = machine(before, null);
+      StopState running = first.from(start);
+      LineSolution near = first.solution(running);
       IntStream.range(0, cases.size())
           .parallel()
           .filter(i -> !cancelled.getAsBoolean())
-          .mapToObj(i -> Map.entry(i, result(cases.get(i), running)))
+          .mapToObj(i -> Map.entry(i, result(cases.get(i), running, near)))
           .forEachOrdered(
               e -> {
                 results.put(e.getKey(), e.getValue());
@@ -96,53 +131,89 @@ public record FaultRun(
       return List.copyOf(results.values());
     }
 
-    private FaultResult result(List<ElementFault> faults, StopState running) {
-      StopMachine broken = machine(faults);
-      StopState at = broken.settle(running);
-      boolean atOnce = !at.drive().moving();
+    private FaultResult result(List<ElementFault> faults, StopState running, LineSolution near) {
+      StopMachine broken = machine(faults, near);
+      StopState settled = broken.settle(running);
+      Found found = faults.size() == 1 ? single(broken, settled) : second(broken, settled);
+      ElementFault last = faults.get(faults.size() - 1);
+      return new FaultResult(
+          faults,
+          found.detection(),
+          found.lost(),
+          circuit.stop().use().exclusion(last.key(), last.kind().name()).orElse(null));
+    }
+
+    /** When a fault showed, and whether torque stayed possible under any demand. */
+    private record Found(Detection detection, boolean lost) {}
+
+    /** Demands by every trigger in turn, with a restart after each. */
+    private Found single(StopMachine broken, StopState settled) {
+      StopState at = settled;
+      boolean moves = broken.drive(at).moving();
+      Optional<Detection> found = moves ? Optional.empty() : Optional.of(Detection.AT_ONCE);
       boolean lost = false;
-      Optional<Detection> found = atOnce ? Optional.of(Detection.AT_ONCE) : Optional.empty();
       for (int demand = 0; demand < DEMANDS; demand++) {
         for (String trigger : circuit.stop().triggers()) {
-          at = broken.after(at, StopEvent.demand(trigger));
-          lost |= isTorquePossible(at);
+          at = broken.after(at, StopEvent.demand(circuit, trigger));
+          lost |= broken.isTorquePossible(at);
           at = broken.after(at, StopEvent.release(trigger));
           boolean noticed = isNoticed(at);
           at = startAgain(broken, at);
-          if (found.isEmpty() && !at.drive().moving()) {
+          if (found.isEmpty() && !broken.drive(at).moving()) {
             found = Optional.of(noticed ? Detection.AT_DEMAND : Detection.AT_RESET);
           }
         }
       }
-      return new FaultResult(faults, found.orElse(Detection.NEVER), lost);
+      return new Found(found.orElse(Detection.NEVER), lost);
     }
 
-    private StopMachine machine(List<ElementFault> faults) {
+    /**
+     * A second fault is over once it shows by itself; else the first demand after it counts, by
+     * whichever trigger it comes.
+     */
+    private Found second(StopMachine broken, StopState settled) {
+      if (!broken.drive(settled).moving()) {
+        return new Found(Detection.AT_ONCE, false);
+      }
+      Detection worst = Detection.AT_ONCE;
+      for (String trigger : circuit.stop().triggers()) {
+        StopState at = broken.after(settled, StopEvent.demand(circuit, trigger));
+        boolean lost = broken.isTorquePossible(at);
+        at = broken.after(at, StopEvent.release(trigger));
+        boolean noticed = isNoticed(at);
+        boolean moves = broken.drive(startAgain(broken, at)).moving();
+        Detection shows =
+            moves ? Detection.NEVER : noticed ? Detection.AT_DEMAND : Detection.AT_RESET;
+        if (lost) {
+          return new Found(shows, true);
+        }
+        worst = worst.compareTo(shows) >= 0 ? worst : shows;
+      }
+      return new Found(worst, false);
+    }
+
+    private StopMachine machine(List<ElementFault> faults, @Nullable LineSolution near) {
       return new StopMachine(
-          circuit, faults.stream().<WiringFault>map(ElementFault::fault).toList());
-    }
-
-    private boolean isTorquePossible(StopState at) {
-      return circuit.stop().effect().isSafetyStop() ? at.drive().permitted() : at.drive().moving();
+          circuit,
+          faults.stream().<WiringFault>map(ElementFault::fault).toList(),
+          Doubt.READS_ON,
+          near);
     }
 
     private static boolean isNoticed(StopState at) {
-      return at.relay().locked()
-          || at.relay().needsBothOff()
-          || at.drive().fault()
-          || at.curtainLocked();
+      return at.relays().values().stream().anyMatch(r -> r.locked() || r.needsBothOff())
+          || at.drives().values().stream().anyMatch(StopState.DriveState::fault)
+          || !at.locked().isEmpty();
     }
 
     private StopState startAgain(StopMachine machine, StopState at) {
-      StopState next = machine.after(at, StopEvent.RUN_OFF);
-      next = machine.after(next, StopEvent.reset(circuit));
-      return machine.after(next, StopEvent.RUN_ON);
+      return machine.after(machine.after(at, StopEvent.RUN_OFF), start);
     }
   }
 
-  /** Single faults by which the stop is lost at once. */
+  /** Single faults by which the stop is lost at once, those that are excluded left out. */
   public List<FaultResult> lostByOne() {
-    return singles.stream().filter(FaultResult::stopLost).toList();
+    return singles.stream().filter(FaultResult::counts).filter(FaultResult::stopLost).toList();
   }
 
   /** Pairs of faults by which the stop is lost. */
@@ -152,7 +223,12 @@ public record FaultRun(
 
   /** Single faults that show nowhere and leave the stop as it was. */
   public List<FaultResult> hidden() {
-    return singles.stream().filter(FaultResult::isHidden).toList();
+    return singles.stream().filter(FaultResult::counts).filter(FaultResult::isHidden).toList();
+  }
+
+  /** Single faults somebody has put on record as impossible. */
+  public List<FaultResult> excluded() {
+    return singles.stream().filter(r -> !r.counts()).toList();
   }
 
   /** The worst result of an element under a kind of fault; empty where it does not apply. */
@@ -175,8 +251,10 @@ public record FaultRun(
   /** How the circuit is commanded while a stop is demanded with these faults in it. */
   public CommandState demandedWith(FaultResult result) {
     StopMachine machine = new StopMachine(circuit, wiringFaults(result));
-    StopState at = machine.settle(new StopMachine(circuit).running());
-    return machine.command(machine.after(at, StopEvent.demand(circuit.stop().triggers().get(0))));
+    StopState running = new StopMachine(circuit).from(start);
+    StopState at = machine.settle(running);
+    String trigger = circuit.stop().triggers().get(0);
+    return machine.command(machine.after(at, StopEvent.demand(circuit, trigger)));
   }
 
   /** The faults of a result as the circuit has them. */

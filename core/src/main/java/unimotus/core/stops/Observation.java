@@ -1,38 +1,61 @@
 package unimotus.core.stops;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 
 /**
  * What the devices of a stop circuit see of it at one moment, from the solution of the circuit.
  *
- * @param relayPowered whether the safety relay has its 24 V
- * @param channels for each channel of the safety relay, whether it reads on
- * @param loopClosed whether the reset loop reads on
- * @param stopping for each terminal the stop has to open, whether it reads on or is pulled in
- * @param runInput whether the drive's run input reads on; true where it is not part of the circuit
+ * @param relays what each safety relay sees, by id
+ * @param drives what each drive sees, by id
  * @param failedTests ids of devices whose test pulse did not come back as it should
  */
 record Observation(
-    boolean relayPowered,
-    List<Boolean> channels,
-    boolean loopClosed,
-    List<Boolean> stopping,
-    boolean runInput,
-    List<String> failedTests) {
+    Map<String, RelaySight> relays, Map<String, DriveSight> drives, Set<String> failedTests) {
 
-  boolean allChannelsOn() {
-    return !channels.isEmpty() && !channels.contains(false);
+  /**
+   * What a safety relay sees.
+   *
+   * @param powered whether it has its 24 V
+   * @param channels for each channel, whether it reads on
+   * @param loopClosed whether the reset loop reads on
+   */
+  record RelaySight(boolean powered, List<Boolean> channels, boolean loopClosed) {
+
+    boolean allChannelsOn() {
+      return !channels.isEmpty() && !channels.contains(false);
+    }
+
+    boolean allChannelsOff() {
+      return !channels.contains(true);
+    }
   }
 
-  boolean allChannelsOff() {
-    return !channels.contains(true);
-  }
+  /**
+   * What a drive sees.
+   *
+   * @param fed whether mains or d.c. link reach it
+   * @param joined whether its motor hangs on its output; always for a drive of another axis
+   * @param onMains whether its motor hangs on the mains
+   * @param permissions for each input that permits torque, whether it reads on
+   * @param runInput whether a run input reads on; true where they are not part of the circuit
+   * @param wrongFeed whether an input set for test pulses gets a steady voltage
+   */
+  record DriveSight(
+      boolean fed,
+      boolean joined,
+      boolean onMains,
+      List<Boolean> permissions,
+      boolean runInput,
+      boolean wrongFeed) {
 
-  boolean permits() {
-    return !stopping.isEmpty() && !stopping.contains(false);
-  }
+    boolean permits() {
+      return !permissions.contains(false);
+    }
 
-  boolean stoppingDiffers() {
-    return stopping.contains(true) && stopping.contains(false);
+    boolean differs() {
+      return permissions.contains(true) && permissions.contains(false);
+    }
   }
 }

@@ -1,13 +1,17 @@
 package unimotus.core.stops;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.sheet.Figure;
+import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.PlacedDevice;
+import unimotus.core.wiring.PowerNet;
 
 /**
  * How long one element between hand and shaft takes to pass a demand on.
@@ -23,6 +27,10 @@ public record Reaction(String element, String does, double seconds, String sourc
 
   private static final double RELAY_SECONDS = 0.02;
   private static final double CONTACTOR_SECONDS = 0.03;
+
+  /** What is left in a loaded d.c. link, at most. */
+  private static final double LINK_SECONDS = 0.5;
+
   private static final double SAFE_INPUT_SECONDS = 0.012;
 
   /** A binary input with its filter and the drive's cycle. */
@@ -45,7 +53,10 @@ public record Reaction(String element, String does, double seconds, String sourc
       chain.add(of(relay, "opens its safety contacts", RELAY_SECONDS));
     }
     if (!stop.contactors().isEmpty()) {
-      chain.add(of(circuit.device(stop.contactors().get(0)), "drops out", CONTACTOR_SECONDS));
+      chain.add(slowest(circuit));
+    }
+    if (stop.effect() == StopEffect.CONTACTORS && isBeforeDrive(circuit)) {
+      chain.add(linkLasts(circuit.drive()));
     }
     if (stop.effect().usesSafeTorqueOff()) {
       chain.add(of(circuit.drive(), "takes notice", SAFE_INPUT_SECONDS));
@@ -54,6 +65,29 @@ public record Reaction(String element, String does, double seconds, String sourc
       chain.add(new Reaction(drive, "reads its input off", INPUT_SECONDS, COMMON_PRACTICE));
     }
     return List.copyOf(chain);
+  }
+
+  private static Reaction slowest(StopCircuit circuit) {
+    return circuit.stop().contactors().stream()
+        .map(c -> of(circuit.device(c), "drops out", CONTACTOR_SECONDS))
+        .max(Comparator.comparingDouble(Reaction::seconds))
+        .orElseThrow();
+  }
+
+  /** Whether the contactors take the mains or the d.c. link from the drive. */
+  static boolean isBeforeDrive(StopCircuit circuit) {
+    return !new PowerNet(circuit.installation(), CommandState.REST, Set.of(), List.of())
+        .isFed(circuit.drive());
+  }
+
+  /** The capacitors feed the motor on for a while: no instant stop category 0. */
+  private static Reaction linkLasts(PlacedDevice drive) {
+    Optional<Double> given = drive.sheet().given(Figure.RIDE_THROUGH_SECONDS);
+    return new Reaction(
+        drive.device().name(),
+        "runs on from its d.c. link, at most",
+        given.orElse(LINK_SECONDS),
+        given.isPresent() ? "device sheet" : COMMON_PRACTICE);
   }
 
   private static Reaction of(PlacedDevice device, String does, double otherwise) {

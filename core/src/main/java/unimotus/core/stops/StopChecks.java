@@ -2,19 +2,25 @@ package unimotus.core.stops;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
+import unimotus.core.machine.StopTrigger;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 
-/** Whether the stops of an axis can do what they are there for. */
+/**
+ * Whether the stops of an axis can do what they are there for. The verdict comes first; what only a
+ * stop that stops can be told is told of no other.
+ */
 public final class StopChecks {
   private final AxisAssembly axis;
   private final StopFunction stop;
@@ -26,37 +32,93 @@ public final class StopChecks {
   }
 
   /** Findings of all stops of one axis; possibly empty. */
-  public static List<Finding> check(AxisAssembly axis) {
+  public static List<Finding> check(AxisAssembly axis, List<JudgedStop> stops) {
     List<Finding> found = new ArrayList<>();
-    for (StopFunction stop : axis.stops()) {
-      StopChecks checks = new StopChecks(axis, stop);
-      checks.run();
+    for (JudgedStop judged : stops) {
+      StopChecks checks = new StopChecks(axis, judged.stop());
+      checks.run(judged);
       found.addAll(checks.found);
     }
     return found;
   }
 
-  private void run() {
-    StopCircuit circuit;
-    try {
-      circuit = StopCircuit.of(axis, stop);
-    } catch (IllegalArgumentException unjoined) {
-      add(
-          Severity.ERROR,
-          Rule.STOP_UNREACHED,
-          unjoined.getMessage(),
-          "The stop is on paper only.",
-          "Wire it again, or remove the stop.");
+  private void run(JudgedStop judged) {
+    checkVerdict(judged);
+    StopCircuit circuit = judged.circuit();
+    if (circuit == null) {
       return;
     }
+    checkParts(circuit);
     checkKind();
     checkReset(circuit);
-    checkRestart(circuit);
+    checkRestart(circuit, judged.verdict());
     checkFeed(circuit);
-    checkStart(circuit);
-    if (stop.effect().isSafetyStop()) {
+    if (stop.effect().isSafetyStop() && judged.verdict().stops()) {
       checkLoad();
       checkTimes(circuit);
+    } else if (judged.verdict().stops()) {
+      checkCategory(circuit);
+    }
+  }
+
+  private void checkVerdict(JudgedStop judged) {
+    StopVerdict verdict = judged.verdict();
+    String because = String.join("; ", verdict.because());
+    switch (verdict.outcome()) {
+      case STOPS -> verdict.weaknesses().forEach(this::addWeakness);
+      case DOES_NOT_STOP ->
+          add(
+              Severity.ERROR,
+              Rule.STOP_FAILS,
+              "%s does not stop: %s".formatted(stop.name(), because),
+              way(judged)
+                  + "torque stays possible while the stop is demanded: nobody is protected by it.",
+              "Take out what is named, look at the circuit again, and prove the stop.");
+      case CANNOT_BE_STARTED ->
+          add(
+              Severity.ERROR,
+              Rule.STOP_NOT_RELEASED,
+              "%s cannot be released: %s".formatted(stop.name(), because),
+              "The motor never starts, and somebody will bridge the stop to make it run.",
+              "Look at the stop circuit at Wire; wire it as the makers of its devices say.");
+      case CANNOT_BE_TOLD ->
+          add(
+              Severity.ERROR,
+              Rule.STOP_UNTOLD,
+              "what %s does cannot be told: %s".formatted(stop.name(), because),
+              "A stop nobody can predict protects nobody.",
+              "Complete or correct the circuit until it can be told.");
+    }
+  }
+
+  private static String way(JudgedStop judged) {
+    StopCircuit circuit = judged.circuit();
+    return circuit == null || judged.verdict().way().isEmpty()
+        ? "Here "
+        : "After '%s' ".formatted(StopEvent.text(judged.verdict().way(), circuit));
+  }
+
+  private void addWeakness(StopVerdict.Weakness weakness) {
+    add(
+        Severity.ERROR,
+        Rule.STOP_CHANNEL,
+        weakness.text(),
+        "Only the other channel stops the motor: one more fault and nothing does.",
+        "Take out what is named, or lead the channel over the contact that has to open it.");
+  }
+
+  /** A part that is named and wired round has no influence on the stop. */
+  private void checkParts(StopCircuit circuit) {
+    for (String part : stop.parts()) {
+      if (!circuit.acts(part)) {
+        add(
+            Severity.ERROR,
+            Rule.STOP_UNREACHED,
+            "%s takes no part in %s: no conductor leads from it to what takes the motion away"
+                .formatted(circuit.name(part), stop.name()),
+            "What it does changes nothing at the motor.",
+            "Wire it into the stop circuit, or take it out of the stop.");
+      }
     }
   }
 
@@ -65,9 +127,25 @@ public final class StopChecks {
       add(
           Severity.WARNING,
           Rule.NO_SAFETY_STOP,
-          "%s ends on the %s".formatted(stop.name(), stop.effect().label().toLowerCase()),
+          "%s ends on the %s"
+              .formatted(stop.name(), stop.effect().label().toLowerCase(Locale.ROOT)),
           "Settings and electronics not made for safety decide whether the motor stops.",
           "Lead it onto safe torque off, or show in the risk assessment that it need not be safe.");
+    }
+  }
+
+  /** An emergency stop is of stop category 0 or 1, never 2. */
+  private void checkCategory(StopCircuit circuit) {
+    boolean two = StopTimeline.fromMaximum(circuit).category() == StopCategory.TWO;
+    boolean emergency =
+        stop.trigger() == StopTrigger.EMERGENCY_STOP || stop.trigger() == StopTrigger.CABLE_PULL;
+    if (two && emergency) {
+      add(
+          Severity.ERROR,
+          Rule.STOP_CATEGORY_TWO,
+          "%s ramps down and leaves the power on: that is stop category 2".formatted(stop.name()),
+          "An emergency stop is of stop category 0 or 1: in the end the power has to be gone.",
+          "Take the torque away once the motor stands: timed safe stop 1, or contactors.");
     }
   }
 
@@ -82,59 +160,52 @@ public final class StopChecks {
     }
   }
 
-  private void checkRestart(StopCircuit circuit) {
-    boolean restarts =
-        stop.effect() == StopEffect.CONTACTORS
-            ? circuit.restartsAtPowerUp()
-            : circuit.restartsAfterStop();
-    if (stop.effect().isSafetyStop() && restarts) {
+  /** Motion without a new command, with the shortest sequence that brings it. */
+  private void checkRestart(StopCircuit circuit, StopVerdict verdict) {
+    if (!verdict.resumption().isEmpty()) {
       add(
           Severity.ERROR,
           Rule.STOP_RESTART,
-          "the drive takes a run command that is still held when %s is released"
-              .formatted(stop.name()),
-          "Releasing a stop must not by itself start the motor.",
-          "Set the drive to wait for a new run command.");
+          "motion comes back without a new run command: "
+              + StopEvent.text(verdict.resumption(), circuit),
+          "Releasing a stop, resetting it or the return of power must not by itself start the motor.",
+          "Have the drive wait for a new run command, or have the stop withdraw the one there is.");
+    }
+    if (!verdict.modeStart().isEmpty()) {
+      add(
+          Severity.WARNING,
+          Rule.MODE_STARTS,
+          "a switch starts the motor while the run command is held: "
+              + StopEvent.text(verdict.modeStart(), circuit),
+          "Selecting a mode must not by itself start the motor.",
+          "Have the change of mode withdraw the run command, or the drive wait for a new one.");
     }
   }
 
-  /** Whether the drive's safety inputs are told what feeds them. */
+  /** Whether the drive's safety inputs are told what really feeds them. */
   private void checkFeed(StopCircuit circuit) {
     Optional<String> kind =
-        circuit.drive().sheet().selector(SelectorRole.SAFETY_INPUT_KIND).isEmpty()
-            ? Optional.empty()
-            : Optional.of(circuit.drive().selector(SelectorRole.SAFETY_INPUT_KIND, "contact"));
-    if (!stop.effect().usesSafeTorqueOff() || kind.isEmpty()) {
+        circuit
+            .drive()
+            .sheet()
+            .selector(SelectorRole.SAFETY_INPUT_KIND)
+            .map(s -> circuit.drive().selector(SelectorRole.SAFETY_INPUT_KIND, s.initial()));
+    Optional<Boolean> pulses = FeedKind.of(circuit);
+    if (!stop.effect().usesSafeTorqueOff() || kind.isEmpty() || pulses.isEmpty()) {
       return;
     }
-    boolean pulses = circuit.relay() == null && circuit.feedsPulses();
     boolean setForPulses = kind.get().equals("pulse-tested");
-    if (pulses != setForPulses) {
+    if (pulses.get() != setForPulses) {
       add(
           Severity.ERROR,
           Rule.SAFETY_FEED,
           "safe torque off is fed by %s, and set for %s"
               .formatted(
-                  pulses ? "test pulses" : "plain contacts",
+                  pulses.get() ? "test pulses" : "plain contacts",
                   setForPulses ? "test pulses" : "plain contacts"),
           "The wrong setting gives a standing fault, or channels that nothing tests.",
           "Set the drive's safety inputs for %s."
-              .formatted(pulses ? "pulse-tested outputs" : "contacts"));
-    }
-  }
-
-  private void checkStart(StopCircuit circuit) {
-    Optional<Hindrance> hindrance = Hindrance.of(circuit);
-    boolean told =
-        found.stream().map(Finding::rule).anyMatch(r -> r == Rule.SAFETY_FEED)
-            && hindrance.filter(h -> h == Hindrance.FEED).isPresent();
-    if (hindrance.isPresent() && !told) {
-      add(
-          Severity.ERROR,
-          Rule.STOP_NOT_RELEASED,
-          "%s cannot be released: %s".formatted(stop.name(), hindrance.get().label()),
-          "The motor never starts, and somebody will bridge the stop to make it run.",
-          "Look at the stop circuit in the Wire view; wire it as its makers say.");
+              .formatted(pulses.get() ? "pulse-tested outputs" : "contacts"));
     }
   }
 
@@ -150,7 +221,8 @@ public final class StopChecks {
   }
 
   private void checkTimes(StopCircuit circuit) {
-    StopTimeline timeline = StopTimeline.fromMaximum(circuit);
+    StopTimes times = StopTimes.of(circuit);
+    StopTimeline timeline = times.sound();
     StopTimeline.Timing timing = timeline.timing();
     if (!timeline.comesToRest() && !stop.verticalLoad()) {
       add(
@@ -160,6 +232,7 @@ public final class StopChecks {
           "Safe torque off does not brake: the load turns on for an unknown time.",
           "Enter the friction of the load, or ramp down first.");
     }
+    checkDistance(times);
     if (stop.effect() != StopEffect.SS1_T) {
       return;
     }
@@ -170,10 +243,64 @@ public final class StopChecks {
           "the delay of %s is 0 s".formatted(stop.name()),
           "Without a delay the torque goes at once: the ramp never happens.",
           "Set a delay in which the ramp from maximum speed fits, and confirm it on the drive.");
-    } else if (!timing.hasMargin()) {
+      return;
+    }
+    if (!(timing.rampSeconds() > 0)) {
+      add(
+          Severity.ERROR,
+          Rule.STOP_RAMP,
+          "nothing tells the drive to ramp down in the %s before the torque goes"
+              .formatted(seconds(timing.delaySeconds())),
+          "The motor runs on at speed until the delay ends, then it coasts.",
+          "Lead a contact that opens at once onto the run input, with the stop mode on ramp.");
+      return;
+    }
+    if (!timing.hasMargin()) {
       addMargin(timeline);
     }
     addEnergy(timeline);
+    addUnwatched(times);
+  }
+
+  /** The ramp of a timed stop is not watched; its fault case has to be borne (IEC 61800-5-2). */
+  private void addUnwatched(StopTimes times) {
+    times
+        .fault()
+        .ifPresent(
+            fault ->
+                add(
+                    Severity.NOTE,
+                    Rule.TIMED_STOP_FAULT,
+                    "%s watches the time only: should the drive fail to ramp, the shaft stands after %s, not %s"
+                        .formatted(
+                            stop.name(),
+                            secondsOrNever(fault.standstillSeconds()),
+                            secondsOrNever(times.sound().standstillSeconds())),
+                    "Until the delay ends nothing brakes, or the motor even drives on; then the load coasts.",
+                    "Show in the risk assessment that this is bearable, or take a drive that watches the ramp."));
+  }
+
+  private void checkDistance(StopTimes times) {
+    StopApproach approach = stop.use().approach();
+    if (approach.kind() == StopApproach.Kind.NONE || !(approach.distanceMillimetres() > 0)) {
+      return;
+    }
+    String needed;
+    try {
+      double least = times.neededMillimetres(approach);
+      if (least <= approach.distanceMillimetres()) {
+        return;
+      }
+      needed = "%s mm are needed".formatted(number(Math.ceil(least)));
+    } catch (IllegalArgumentException none) {
+      needed = String.valueOf(none.getMessage());
+    }
+    add(
+        Severity.ERROR,
+        Rule.STOP_DISTANCE,
+        "the danger is %s mm away; %s".formatted(number(approach.distanceMillimetres()), needed),
+        "A person reaches the danger before it stands.",
+        "Move what notices the person further away, or shorten the stop.");
   }
 
   private void addMargin(StopTimeline timeline) {
@@ -239,6 +366,10 @@ public final class StopChecks {
 
   private static String seconds(double value) {
     return text(Math.round(value * 100) / 100.0, MeasureUnit.SECOND_UNIT);
+  }
+
+  private static String secondsOrNever(double value) {
+    return Double.isFinite(value) ? seconds(value) : "no time that can be told";
   }
 
   private static String number(double value) {

@@ -13,12 +13,15 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.EffectiveSettings;
-import unimotus.core.machine.PlacedPart;
+import unimotus.core.machine.Fitted;
+import unimotus.core.machine.Intent;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
-import unimotus.core.machine.StopTrigger;
+import unimotus.core.machine.StopReach;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -29,66 +32,68 @@ import unimotus.core.wiring.LineSolution;
 import unimotus.core.wiring.PlacedDevice;
 
 /**
- * The part of a line that one stop function runs over: its parts, the controller and the drive, and
- * the wires between them.
+ * The circuit of one stop function: everything on the line that can influence it through the
+ * conductors ({@link StopReach}), on whatever device of whatever axis it sits.
  */
 public final class StopCircuit {
   private final AxisAssembly axis;
   private final StopFunction stop;
-  private final Map<String, PlacedDevice> devices = new LinkedHashMap<>();
-  private final List<Wire> wires;
+  private final StopReach reach;
+  private final Map<String, PlacedDevice> devices;
   private final Installation installation;
 
-  private StopCircuit(AxisAssembly axis, StopFunction stop) {
+  private StopCircuit(
+      AxisAssembly axis,
+      StopFunction stop,
+      StopReach reach,
+      Map<String, PlacedDevice> devices,
+      List<Wire> wires) {
     this.axis = axis;
     this.stop = stop;
-    List<PlacedDevice> placed = new ArrayList<>();
-    placed.add(new PlacedDevice(axis.controller(), axis.controllerSheet()));
-    placed.add(new PlacedDevice(axis.drive(), axis.driveSheet()));
-    boolean whole = stop.effect() == StopEffect.RUN_INPUTS;
-    for (PlacedPart part : axis.parts()) {
-      if (whole || stop.parts().contains(part.part().id())) {
-        placed.add(new PlacedDevice(part.part(), part.sheet()));
-      }
-    }
-    placed.forEach(d -> devices.put(d.id(), d));
-    List<String> missing = stop.parts().stream().filter(p -> !devices.containsKey(p)).toList();
-    if (!missing.isEmpty()) {
-      throw new IllegalArgumentException(
-          "stop %s: %s is not joined to the drive by any wire"
-              .formatted(stop.name(), String.join(", ", missing)));
-    }
-    Set<String> own = new HashSet<>(stop.parts());
-    wires =
-        axis.wires().stream()
-            .filter(w -> devices.keySet().containsAll(List.of(w.from().device(), w.to().device())))
-            .filter(
-                w ->
-                    whole
-                        || own.contains(w.from().device())
-                        || own.contains(w.to().device())
-                        || joinsZeros(w))
-            .toList();
-    installation = Installation.of(devices.values(), wires);
+    this.reach = reach;
+    this.devices = devices;
+    this.installation = Installation.of(devices.values(), wires);
   }
 
   /**
    * The circuit of a stop function.
    *
-   * @throws IllegalArgumentException where a part of it is not joined to the drive by any wire
+   * @throws IllegalArgumentException where a part of it is not on the line, or its sheet not known
    */
   public static StopCircuit of(AxisAssembly axis, StopFunction stop) {
-    return new StopCircuit(axis, stop);
+    StopReach reach = axis.reach().getOrDefault(stop.id(), StopReach.NONE);
+    Map<String, PlacedDevice> devices = new LinkedHashMap<>();
+    for (Fitted fitted : reach.devices()) {
+      String id = fitted.device().id();
+      devices.put(
+          id,
+          id.equals(axis.drive().id())
+              ? new PlacedDevice(axis.drive(), axis.driveSheet())
+              : new PlacedDevice(fitted.device(), fitted.sheet()));
+    }
+    devices.putIfAbsent(axis.drive().id(), new PlacedDevice(axis.drive(), axis.driveSheet()));
+    List<String> missing =
+        stop.parts().stream()
+            .filter(p -> !(devices.get(p) != null && devices.get(p).sheet() instanceof PartSheet))
+            .toList();
+    if (!missing.isEmpty()) {
+      throw new IllegalArgumentException(
+          "stop %s: the line has no part '%s', or its sheet is not known"
+              .formatted(stop.name(), String.join("', '", missing)));
+    }
+    return new StopCircuit(axis, stop, reach, devices, reach.wires());
   }
 
-  private boolean joinsZeros(Wire wire) {
-    return List.of(wire.from(), wire.to()).stream()
-        .allMatch(
-            end ->
-                terminal(end)
-                    .map(Terminal::role)
-                    .filter(r -> r == TerminalRole.COMMON_0V || r == TerminalRole.INPUT_COMMON)
-                    .isPresent());
+  /** This circuit with other wires, as for a repair made in thought. */
+  StopCircuit withWires(List<Wire> wires) {
+    return new StopCircuit(axis, stop, reach, devices, wires);
+  }
+
+  /** This circuit with one device otherwise, as for a repair made in thought. */
+  StopCircuit with(PlacedDevice device) {
+    Map<String, PlacedDevice> next = new LinkedHashMap<>(devices);
+    next.put(device.id(), device);
+    return new StopCircuit(axis, stop, reach, next, allWires());
   }
 
   /** The axis it stops. */
@@ -106,14 +111,54 @@ public final class StopCircuit {
     return installation;
   }
 
-  /** Its wires. */
+  /** Its control wires. */
   public List<Wire> wires() {
-    return wires;
+    return installation.wires();
+  }
+
+  /** Its wires, those of the power side after those of control. */
+  List<Wire> allWires() {
+    List<Wire> all = new ArrayList<>(installation.wires());
+    all.addAll(installation.powerWires());
+    return all;
+  }
+
+  /** Whether a terminal can influence the stop; the others only hang on its parts. */
+  public boolean acts(TerminalRef terminal) {
+    return reach.acting().contains(terminal);
+  }
+
+  /** Whether a wire can influence the stop. */
+  public boolean acts(Wire wire) {
+    return reach.acts(wire);
+  }
+
+  /** Whether anything of a device can influence the stop. */
+  public boolean acts(String device) {
+    return reach.acting().stream().anyMatch(t -> t.device().equals(device));
+  }
+
+  /** Names of the devices that can influence the stop, in the line's order. */
+  public List<String> belongs() {
+    return devices.values().stream()
+        .filter(d -> acts(d.id()) || stop.parts().contains(d.id()))
+        .map(d -> d.device().name())
+        .toList();
   }
 
   /** A device of the circuit. */
   public PlacedDevice device(String id) {
     return Optional.ofNullable(devices.get(id)).orElseThrow();
+  }
+
+  /** Name of a device of the circuit; its id where it is not part of it, as a motor. */
+  public String name(String id) {
+    return Optional.ofNullable(devices.get(id)).map(d -> d.device().name()).orElse(id);
+  }
+
+  /** A terminal with its device, in words. */
+  public String name(TerminalRef terminal) {
+    return "%s of %s".formatted(terminal.terminal(), name(terminal.device()));
   }
 
   PlacedDevice drive() {
@@ -122,6 +167,53 @@ public final class StopCircuit {
 
   @Nullable PlacedDevice relay() {
     return stop.relay() == null ? null : device(stop.relay());
+  }
+
+  /** Every drive of the circuit, the one that is stopped first. */
+  List<PlacedDevice> drives() {
+    List<PlacedDevice> drives = new ArrayList<>(List.of(drive()));
+    devices.values().stream()
+        .filter(d -> d.sheet() instanceof DriveSheet && !d.id().equals(axis.drive().id()))
+        .forEach(drives::add);
+    return drives;
+  }
+
+  /** Every safety relay of the circuit. */
+  List<PlacedDevice> relays() {
+    return devices.values().stream()
+        .filter(d -> d.sheet() instanceof PartSheet p && p.hasLogic())
+        .toList();
+  }
+
+  /** Parts that a hand moves and that neither demand the stop nor reset it. */
+  List<PlacedDevice> switches() {
+    Set<String> own = new HashSet<>(stop.triggers());
+    if (stop.resetButton() != null) {
+      own.add(stop.resetButton());
+    }
+    return devices.values().stream()
+        .filter(d -> !own.contains(d.id()) && acts(d.id()))
+        .filter(d -> d.sheet() instanceof PartSheet p && p.isOperatedByHand())
+        .toList();
+  }
+
+  /** Outputs a program switches that can influence the stop, the run command apart. */
+  List<TerminalRef> programOutputs() {
+    Set<TerminalRef> run = Set.copyOf(runOutputs());
+    List<TerminalRef> outputs = new ArrayList<>();
+    for (PlacedDevice device : devices.values()) {
+      for (Terminal terminal : device.sheet().terminals()) {
+        TerminalRef ref = device.ref(terminal.id());
+        boolean switched =
+            terminal.role().isBinaryOutput()
+                && terminal.closedIn().isEmpty()
+                && device.choice(SettingRole.OUTPUT_FUNCTION, terminal.id(), "").isEmpty();
+        if (switched && acts(ref) && isWired(ref) && !run.contains(ref)) {
+          outputs.add(ref);
+        }
+      }
+    }
+    return outputs;
   }
 
   Optional<Terminal> terminal(TerminalRef ref) {
@@ -145,64 +237,110 @@ public final class StopCircuit {
 
   /** The position of a part in which it demands the stop, or is pressed. */
   String demand(String part) {
-    return ((PartSheet) device(part).sheet()).positions().get(1);
+    List<String> positions = ((PartSheet) device(part).sheet()).positions();
+    return positions.get(Math.min(1, positions.size() - 1));
   }
 
-  /** What has to read on, or be pulled in, for torque to be possible. */
+  /** What has to read off, or be dropped out, once the stop is demanded. */
   public List<TerminalRef> stopping() {
     return switch (stop.effect()) {
       case STO, SS1_T -> all(drive(), TerminalRole.SAFE_TORQUE_OFF);
-      case CONTACTORS -> stop.contactors().stream().map(c -> new TerminalRef(c, "A1")).toList();
-      case ENABLE -> inputFor("enable");
-      case RUN_INPUTS -> inputFor("run-forward");
+      case CONTACTORS ->
+          stop.contactors().stream()
+              .flatMap(c -> all(device(c), TerminalRole.COIL).stream().limit(1))
+              .toList();
+      case ENABLE -> inputsFor(List.of("enable"));
+      case RUN_INPUTS -> inputsFor(StopFunction.RUN_FUNCTIONS);
     };
   }
 
-  private List<TerminalRef> inputFor(String function) {
-    return installation.devices().stream()
-        .filter(d -> d.id().equals(axis.drive().id()))
-        .flatMap(
-            d ->
-                new EffectiveSettings(axis.drive(), axis.driveSheet())
-                    .inputFor(function).map(d::ref).stream())
+  private List<TerminalRef> inputsFor(List<String> functions) {
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    return all(
+        drive(),
+        t ->
+            t.role().isBinaryInput()
+                && functions.contains(settings.functionOf(t.id()).orElse("none"))
+                && (stop.effect() == StopEffect.ENABLE || isWired(drive().ref(t.id()))));
+  }
+
+  /** The safe torque off inputs of a drive that anything in this circuit holds. */
+  List<TerminalRef> permissions(PlacedDevice drive) {
+    boolean own = drive.id().equals(axis.drive().id());
+    if (own && stop.effect() == StopEffect.ENABLE) {
+      return stopping();
+    }
+    boolean needed = own && stop.effect().usesSafeTorqueOff();
+    boolean held = isJumpered(drive);
+    return all(drive, TerminalRole.SAFE_TORQUE_OFF).stream()
+        .filter(t -> needed || held || isWired(t))
         .toList();
   }
 
-  /** The controller's outputs that are on while it commands motion. */
+  /** Whether the works jumper bridges a drive's safe torque off. */
+  static boolean isJumpered(PlacedDevice drive) {
+    return drive.selector(SelectorRole.STO_JUMPER, "removed").equals("fitted");
+  }
+
+  /** The controller's outputs that are on while it commands motion over the run inputs. */
   List<TerminalRef> runOutputs() {
+    if (stop.effect() != StopEffect.RUN_INPUTS) {
+      return List.of();
+    }
     return axis.intents().stream()
-        .filter(i -> i.meaning().equals("run-forward"))
+        .filter(i -> StopFunction.RUN_FUNCTIONS.contains(i.meaning()))
         .limit(1)
-        .flatMap(i -> i.when().stream())
+        .map(Intent::when)
+        .flatMap(List::stream)
         .filter(Condition::holds)
         .filter(c -> c.device().equals(axis.controller().id()))
         .map(c -> new TerminalRef(c.device(), c.state()))
         .toList();
   }
 
-  /** Whether the drive takes a run command that is still held when safe torque off is released. */
-  boolean restartsAfterStop() {
-    return drive().choice(SettingRole.RESTART_AFTER_STO, null, "blocked").equals("allowed");
+  /**
+   * Whether a drive takes a run command that is still held when its permission comes back; one
+   * whose sheet is silent is taken to do so.
+   */
+  static boolean restartsAfterStop(PlacedDevice drive) {
+    return drive.choice(SettingRole.RESTART_AFTER_STO, null, "allowed").equals("allowed");
   }
 
-  /** Whether the drive takes a run command that is still held when power returns. */
-  boolean restartsAtPowerUp() {
-    return drive().choice(SettingRole.RESTART_AT_POWER_UP, null, "blocked").equals("allowed");
+  /**
+   * Whether a drive takes a run command that is still held when power returns; one whose sheet is
+   * silent is taken to do so.
+   */
+  static boolean restartsAtPowerUp(PlacedDevice drive) {
+    return drive.choice(SettingRole.RESTART_AT_POWER_UP, null, "allowed").equals("allowed");
   }
 
-  /** Whether the reset has to be pressed and let go. */
+  /** Whether a relay is set to wait for the reset button to be pressed and let go. */
+  static boolean isManualReset(PlacedDevice relay) {
+    return relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual");
+  }
+
+  /** Whether the reset of this stop has to be pressed and let go. */
   boolean isManualReset() {
     PlacedDevice relay = relay();
-    return relay != null && relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual");
+    return relay != null && isManualReset(relay);
   }
 
-  /** Whether the safety relay takes notice when its channels differ for too long. */
-  boolean watchesDiscrepancy() {
-    PlacedDevice relay = relay();
-    return relay != null && !relay.selector(SelectorRole.DISCREPANCY_TIME, "off").equals("off");
+  /** Whether a safety relay takes notice when its channels differ for too long. */
+  static boolean watchesDiscrepancy(PlacedDevice relay) {
+    return !relay.selector(SelectorRole.DISCREPANCY_TIME, "off").equals("off");
   }
 
-  /** Volts a stopping terminal sees, against the end of its circuit; empty where it floats. */
+  /** Whether a drive takes notice when its safe torque off channels differ. */
+  static boolean comparesChannels(PlacedDevice drive) {
+    return drive.isPulseTested()
+        || drive.sheet().terminals().stream()
+            .anyMatch(
+                t ->
+                    t.role() == TerminalRole.SAFE_TORQUE_OFF
+                        && t.given(Figure.DISCREPANCY_SECONDS).isPresent());
+  }
+
+  /** Volts a terminal sees, against the end of its circuit; empty where it floats. */
   public OptionalDouble voltsAt(LineSolution solution, TerminalRef terminal) {
     PlacedDevice device = device(terminal.device());
     return terminal(terminal)
@@ -215,13 +353,7 @@ public final class StopCircuit {
   public List<Wire> channelWires() {
     PlacedDevice relay = relay();
     List<TerminalRef> ends = relay == null ? stopping() : all(relay, TerminalRole.SAFETY_INPUT);
-    return ends.stream().flatMap(e -> wires.stream().filter(w -> w.touches(e)).limit(1)).toList();
-  }
-
-  /** Whether what arrives at the drive comes from outputs that test themselves. */
-  boolean feedsPulses() {
-    boolean curtain = stop.trigger() == StopTrigger.LIGHT_CURTAIN;
-    return curtain || all(drive(), TerminalRole.TEST_PULSE_OUTPUT).stream().anyMatch(this::isWired);
+    return ends.stream().flatMap(e -> wires().stream().filter(w -> w.touches(e)).limit(1)).toList();
   }
 
   /** A device that sends test pulses, and for each the input they come back to. */
@@ -245,6 +377,25 @@ public final class StopCircuit {
     return testers;
   }
 
+  /** Everything that sends test pulses, whether or not anything here waits for them. */
+  List<Pulse> pulseSources() {
+    List<Pulse> sources = new ArrayList<>();
+    for (PlacedDevice device : devices.values()) {
+      boolean sends = device.sheet() instanceof DriveSheet || isTesting(device);
+      for (TerminalRef source :
+          all(
+              device,
+              t ->
+                  t.role() == TerminalRole.SAFETY_OUTPUT
+                      || (sends && t.role() == TerminalRole.TEST_PULSE_OUTPUT))) {
+        if (isWired(source)) {
+          sources.add(new Pulse(source, source));
+        }
+      }
+    }
+    return sources;
+  }
+
   private static boolean isTesting(PlacedDevice device) {
     return device.selector(SelectorRole.CROSS_FAULT_DETECTION, "off").equals("on")
         || device.isPulseTested();
@@ -257,16 +408,28 @@ public final class StopCircuit {
             device,
             t -> t.role() == TerminalRole.SAFETY_INPUT || t.role() == TerminalRole.SAFE_TORQUE_OFF);
     List<Pulse> pulses = new ArrayList<>();
+    // A relay misses its own pulses wherever they go; a drive tests only what it feeds.
+    boolean always = device.sheet() instanceof PartSheet;
     for (int i = 0; i < Math.min(sources.size(), inputs.size()); i++) {
-      if (isWired(sources.get(i))) {
+      if (always || isWired(sources.get(i))) {
         pulses.add(new Pulse(sources.get(i), inputs.get(i)));
       }
     }
     return pulses;
   }
 
-  private boolean isWired(TerminalRef terminal) {
-    return wires.stream().anyMatch(w -> w.touches(terminal));
+  /** Whether a control wire ends on a terminal. */
+  boolean isWired(TerminalRef terminal) {
+    return wires().stream().anyMatch(w -> w.touches(terminal));
+  }
+
+  /** Whether a program sees what an output of a drive shows: it is set to a state and wired. */
+  boolean answers(PlacedDevice drive) {
+    return drive.sheet().terminals().stream()
+        .anyMatch(
+            t ->
+                !drive.choice(SettingRole.OUTPUT_FUNCTION, t.id(), "").isEmpty()
+                    && isWired(drive.ref(t.id())));
   }
 
   /** Every source of 24 V in the circuit. */

@@ -7,8 +7,9 @@ import java.util.List;
  *
  * @param kind what happens
  * @param part id of the part it happens to; empty for the line as a whole
+ * @param to the position a part is brought to, or the mark of an output; empty where neither
  */
-public record StopEvent(Kind kind, String part) {
+public record StopEvent(Kind kind, String part, String to) {
 
   /** What can happen. */
   public enum Kind {
@@ -16,6 +17,10 @@ public record StopEvent(Kind kind, String part) {
     RELEASE("release the stop"),
     PRESS_RESET("press reset"),
     RELEASE_RESET("let reset go"),
+    TURN("turn"),
+    TURN_BACK("turn back"),
+    OUTPUT_ON("program switches on"),
+    OUTPUT_OFF("program switches off"),
     POWER_OFF("power off"),
     POWER_ON("power on"),
     RUN_ON("command run"),
@@ -34,25 +39,25 @@ public record StopEvent(Kind kind, String part) {
   }
 
   /** Power off, power on. */
-  public static final StopEvent POWER_OFF = new StopEvent(Kind.POWER_OFF, "");
+  public static final StopEvent POWER_OFF = new StopEvent(Kind.POWER_OFF, "", "");
 
   /** Power comes back. */
-  public static final StopEvent POWER_ON = new StopEvent(Kind.POWER_ON, "");
+  public static final StopEvent POWER_ON = new StopEvent(Kind.POWER_ON, "", "");
 
-  /** The controller commands motion. */
-  public static final StopEvent RUN_ON = new StopEvent(Kind.RUN_ON, "");
+  /** Motion is commanded. */
+  public static final StopEvent RUN_ON = new StopEvent(Kind.RUN_ON, "", "");
 
-  /** The controller withdraws its command. */
-  public static final StopEvent RUN_OFF = new StopEvent(Kind.RUN_OFF, "");
+  /** The command is withdrawn. */
+  public static final StopEvent RUN_OFF = new StopEvent(Kind.RUN_OFF, "", "");
 
   /** The hand on the stop, or the guard opens. */
-  public static StopEvent demand(String trigger) {
-    return new StopEvent(Kind.DEMAND, trigger);
+  public static StopEvent demand(StopCircuit circuit, String trigger) {
+    return new StopEvent(Kind.DEMAND, trigger, circuit.demand(trigger));
   }
 
   /** The stop is pulled again, or the guard closes. */
   public static StopEvent release(String trigger) {
-    return new StopEvent(Kind.RELEASE, trigger);
+    return new StopEvent(Kind.RELEASE, trigger, "");
   }
 
   /** The reset button is pressed and let go; nothing where there is none. */
@@ -61,11 +66,25 @@ public record StopEvent(Kind kind, String part) {
     return button == null
         ? List.of()
         : List.of(
-            new StopEvent(Kind.PRESS_RESET, button), new StopEvent(Kind.RELEASE_RESET, button));
+            new StopEvent(Kind.PRESS_RESET, button, circuit.demand(button)),
+            new StopEvent(Kind.RELEASE_RESET, button, ""));
   }
 
-  /** What happens, in words. */
-  public String text() {
-    return kind.label();
+  /** What happens, in words, with the names the parts have in a circuit. */
+  public String text(StopCircuit circuit) {
+    return switch (kind) {
+      case DEMAND -> "%s: %s".formatted(circuit.name(part), to);
+      case RELEASE, TURN_BACK -> "%s: %s".formatted(circuit.name(part), circuit.rest(part));
+      case PRESS_RESET -> "press " + circuit.name(part);
+      case RELEASE_RESET -> "let %s go".formatted(circuit.name(part));
+      case TURN -> "turn %s to %s".formatted(circuit.name(part), to);
+      case OUTPUT_ON, OUTPUT_OFF -> "%s %s of %s".formatted(kind.label(), to, circuit.name(part));
+      default -> kind.label();
+    };
+  }
+
+  /** Several events in a row, in words. */
+  public static String text(List<StopEvent> events, StopCircuit circuit) {
+    return String.join(", ", events.stream().map(e -> e.text(circuit)).toList());
   }
 }

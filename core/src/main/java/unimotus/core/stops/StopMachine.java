@@ -1,25 +1,38 @@
 package unimotus.core.stops;
 
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
-import unimotus.core.machine.StopEffect;
+import java.util.Map;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.LineSolution;
+import unimotus.core.wiring.PlacedDevice;
 import unimotus.core.wiring.WiringFault;
 
 /**
- * How a stop circuit behaves: the safety relay, the light curtain and the drive react to what they
- * see until nothing moves any more. What they see comes from the solved circuit.
+ * How a stop circuit behaves: safety relays, light curtains and drives react to what they see until
+ * nothing moves any more. What they see comes from the solved circuit.
  *
- * <p>A safety relay starts only with both channels closed, its own contacts open before and its
+ * <p>A safety relay starts only with all its channels closed, its own contacts open before and its
  * loop closed (automatic) or closed and opened again (manual, the falling edge of the button); one
  * channel alone that opened has to be followed by the other before it starts again. All this is
  * common practice of two-channel relays.
  */
 public final class StopMachine {
-  private static final int MOST_REACTIONS = 12;
+  private static final int MOST_REACTIONS = 16;
 
   private final Observer observer;
   private final StopCircuit circuit;
+  private final List<PlacedDevice> relays;
+  private final List<PlacedDevice> drives;
+  private final Set<String> reacting = new HashSet<>();
+  private final Map<String, Traits> traits = new HashMap<>();
+  private boolean restless;
+
+  /** What a drive is set to. */
+  private record Traits(boolean compares, boolean restartsAfterStop, boolean restartsAtPowerUp) {}
 
   /** A circuit with nothing wrong. */
   public StopMachine(StopCircuit circuit) {
@@ -28,8 +41,33 @@ public final class StopMachine {
 
   /** A circuit with faults in it. */
   public StopMachine(StopCircuit circuit, List<WiringFault> faults) {
+    this(circuit, faults, Doubt.READS_OFF);
+  }
+
+  StopMachine(StopCircuit circuit, List<WiringFault> faults, Doubt doubt) {
+    this(circuit, faults, doubt, null);
+  }
+
+  /**
+   * @param near a solution of much the same circuit, from which its own are found sooner; null for
+   *     none
+   */
+  StopMachine(
+      StopCircuit circuit, List<WiringFault> faults, Doubt doubt, @Nullable LineSolution near) {
     this.circuit = circuit;
-    this.observer = new Observer(circuit, faults);
+    this.observer = new Observer(circuit, faults, doubt, near);
+    this.relays = circuit.relays();
+    this.drives = circuit.drives();
+    relays.forEach(r -> reacting.add(r.id()));
+    for (PlacedDevice drive : drives) {
+      reacting.add(drive.id());
+      traits.put(
+          drive.id(),
+          new Traits(
+              StopCircuit.comparesChannels(drive),
+              StopCircuit.restartsAfterStop(drive),
+              StopCircuit.restartsAtPowerUp(drive)));
+    }
   }
 
   /** The state after something has happened and everything has reacted. */
@@ -46,11 +84,9 @@ public final class StopMachine {
     return at;
   }
 
-  /** Power up with everything released, reset, and a run command: motion, where all is sound. */
-  public StopState running() {
-    StopState at = settle(StopState.COLD);
-    at = after(at, StopEvent.reset(circuit));
-    return after(at, StopEvent.RUN_ON);
+  /** The state that events lead to from power-up with everything at rest. */
+  public StopState from(List<StopEvent> events) {
+    return after(settle(StopState.COLD), events);
   }
 
   /** Lets everything react to what it sees now. */
@@ -63,7 +99,26 @@ public final class StopMachine {
       }
       at = next;
     }
+    restless = true;
     return at;
+  }
+
+  /** Why what it does cannot be told: no solution, or no rest; null where it can. */
+  @Nullable String puzzle() {
+    String contradiction = observer.contradiction();
+    return contradiction == null && restless
+        ? "its relays and drives never come to rest"
+        : contradiction;
+  }
+
+  /** Terminals between off and on, in words. */
+  Set<String> unclear() {
+    return observer.unclear();
+  }
+
+  /** What the devices see in a state. */
+  Observation observe(StopState state) {
+    return observer.observe(state);
   }
 
   /** Voltages and currents in a state, as a meter would show them. */
@@ -76,64 +131,85 @@ public final class StopMachine {
     return observer.command(state);
   }
 
-  private StopState react(StopState state) {
-    Observation seen = observer.observe(state);
-    String drive = circuit.axis().drive().id();
-    String relay = circuit.stop().relay();
-    boolean curtainFailed =
-        seen.failedTests().stream().anyMatch(d -> !d.equals(drive) && !d.equals(relay));
-    return state.with(
-        relay(state.relay(), seen, relay != null && seen.failedTests().contains(relay)),
-        drive(state, seen, seen.failedTests().contains(drive)),
-        state.powered() && (state.curtainLocked() || curtainFailed));
+  /** Where the drive stands that the stop is for. */
+  public StopState.DriveState drive(StopState state) {
+    return state.drive(circuit.axis().drive().id());
   }
 
-  private StopState.Relay relay(StopState.Relay was, Observation seen, boolean testFailed) {
-    if (!seen.relayPowered()) {
+  /**
+   * Whether the motor can be given torque. Without means made for safety it is the motion itself
+   * that counts: the drive stays permitted.
+   */
+  boolean isTorquePossible(StopState state) {
+    StopState.DriveState drive = drive(state);
+    return circuit.stop().effect().isSafetyStop() ? drive.torquePossible() : drive.moving();
+  }
+
+  private StopState react(StopState state) {
+    Observation seen = observer.observe(state);
+    Map<String, StopState.Relay> nextRelays = new HashMap<>();
+    for (PlacedDevice relay : relays) {
+      nextRelays.put(relay.id(), relay(relay, state.relay(relay.id()), seen));
+    }
+    Map<String, StopState.DriveState> nextDrives = new HashMap<>();
+    for (PlacedDevice drive : drives) {
+      nextDrives.put(drive.id(), drive(drive, state, seen));
+    }
+    Set<String> locked = new HashSet<>();
+    if (state.powered()) {
+      locked.addAll(state.locked());
+      seen.failedTests().stream().filter(d -> !reacting.contains(d)).forEach(locked::add);
+    }
+    return state.with(nextRelays, nextDrives, locked);
+  }
+
+  private StopState.Relay relay(PlacedDevice device, StopState.Relay was, Observation all) {
+    Observation.RelaySight seen = all.relays().get(device.id());
+    if (!seen.powered()) {
       return StopState.Relay.OFF;
     }
-    boolean locked = was.locked() || testFailed;
+    boolean locked = was.locked() || all.failedTests().contains(device.id());
     boolean closed = seen.allChannelsOn();
     boolean oneAlone = !closed && !seen.allChannelsOff();
-    boolean differs = oneAlone && (was.on() || circuit.watchesDiscrepancy());
+    boolean differs = oneAlone && (was.on() || StopCircuit.watchesDiscrepancy(device));
     boolean needsBoth = differs || (was.needsBothOff() && !seen.allChannelsOff());
-    boolean mayStart = closed && !locked && !needsBoth && !observer.relayContactSticks();
+    boolean mayStart = closed && !locked && !needsBoth && !observer.contactSticks(device.id());
     boolean start =
-        circuit.isManualReset() ? was.loopWasClosed() && !seen.loopClosed() : seen.loopClosed();
+        StopCircuit.isManualReset(device)
+            ? was.loopWasClosed() && !seen.loopClosed()
+            : seen.loopClosed();
     boolean on = was.on() ? closed && !locked : mayStart && start;
     return new StopState.Relay(on, locked, needsBoth, seen.loopClosed() && closed && !on);
   }
 
-  private StopState.DriveMemory drive(StopState state, Observation seen, boolean testFailed) {
-    StopState.DriveMemory was = state.drive();
-    if (!state.powered()) {
-      return new StopState.DriveMemory(
-          false,
-          false,
-          !circuit.restartsAtPowerUp(),
-          false,
-          state.run() && (was.heldSinceStop() || was.moving()));
+  private StopState.DriveState drive(PlacedDevice device, StopState state, Observation all) {
+    StopState.DriveState was = state.drive(device.id());
+    Observation.DriveSight seen = all.drives().get(device.id());
+    Traits set = traits.get(device.id());
+    boolean onMains = state.powered() && seen.onMains();
+    if (!state.powered() || !seen.fed()) {
+      boolean held = state.run() && !onMains && (was.held() || was.moving());
+      return new StopState.DriveState(
+          false, false, false, seen.joined(), onMains, !set.restartsAtPowerUp(), false, held);
     }
-    boolean compares = circuit.drive().isPulseTested() && seen.stopping().size() > 1;
     boolean fault =
-        testFailed
-            || (compares && seen.stoppingDiffers())
-            || (was.fault() && seen.stopping().contains(true));
+        all.failedTests().contains(device.id())
+            || seen.wrongFeed()
+            || (set.compares() && seen.differs())
+            || (was.fault() && seen.permissions().contains(true));
     boolean permitted = seen.permits() && !fault;
-    boolean run = state.run() && seen.runInput();
-    boolean renew = was.needsNewRun() || (was.moving() && !permitted && !restarts());
-    if (!state.run()) {
-      return new StopState.DriveMemory(permitted, false, false, fault, false);
-    }
-    boolean moving = permitted && run && !renew;
-    boolean held = was.heldSinceStop() || (was.moving() && !moving);
-    return new StopState.DriveMemory(permitted, moving, renew, fault, held);
+    // A command given while the drive may not run counts for nothing, as one that is held.
+    boolean renew = state.run() && (was.needsNewRun() || (!permitted && !set.restartsAfterStop()));
+    boolean running = state.run() && permitted && seen.runInput() && !renew;
+    boolean moving = onMains || (running && seen.joined());
+    boolean held = state.run() && (was.held() || (was.moving() && !moving));
+    return new StopState.DriveState(
+        true, permitted, running, seen.joined(), onMains, renew, fault, held);
   }
 
-  /** Behind contactors the drive's own supply comes back, elsewhere only its permission. */
-  private boolean restarts() {
-    return circuit.stop().effect() == StopEffect.CONTACTORS
-        ? circuit.restartsAtPowerUp()
-        : circuit.restartsAfterStop();
+  /** Whether motion has come back although the run command was never renewed. */
+  boolean hasComeBack(StopState state) {
+    StopState.DriveState drive = drive(state);
+    return drive.moving() && drive.held();
   }
 }

@@ -1,5 +1,7 @@
 package unimotus.core.stops;
 
+import java.util.List;
+import unimotus.core.bench.Bench;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 
@@ -12,11 +14,27 @@ import unimotus.core.motion.ShaftLoad;
  * @param fromRpm speed of the motor shaft at the beginning
  * @param toRpm speed at the end
  * @param turns turns of the motor shaft meanwhile
+ * @param samples speed of the motor shaft every ten milliseconds of a ramp, the beginning left out;
+ *     empty for other phases
  */
 public record StopPhase(
-    Kind kind, double fromSeconds, double toSeconds, double fromRpm, double toRpm, double turns) {
+    Kind kind,
+    double fromSeconds,
+    double toSeconds,
+    double fromRpm,
+    double toRpm,
+    double turns,
+    List<Float> samples) {
+  /** Ticks of the dry-run between two samples of a ramp. */
+  static final int TICKS_A_SAMPLE = 10;
+
   /** Halvings while a speed is sought; the speed is then known to a part in a thousand million. */
   private static final int HALVINGS = 30;
+
+  /** Takes a copy. */
+  public StopPhase {
+    samples = List.copyOf(samples);
+  }
 
   /** What a shaft does during a stop. */
   public enum Kind {
@@ -49,9 +67,22 @@ public record StopPhase(
     double since = Math.max(0, at - fromSeconds);
     return switch (kind) {
       case REACTION, HOLD, SINK -> fromRpm;
-      case RAMP -> fromRpm + (toRpm - fromRpm) * since / seconds();
+      case RAMP -> ramping(since);
       case COAST -> coasting(since, load);
     };
+  }
+
+  /** Straight between the samples. */
+  private double ramping(double since) {
+    double step = TICKS_A_SAMPLE * Bench.TICK_SECONDS;
+    int before = (int) Math.floor(since / step);
+    double from = before == 0 ? fromRpm : sample(before - 1);
+    double share = since / step - before;
+    return from + (sample(before) - from) * share;
+  }
+
+  private double sample(int index) {
+    return index < samples.size() ? samples.get(index) : toRpm;
   }
 
   /** The closed form gives the time for a speed; the speed for a time is found by halving. */

@@ -1,10 +1,8 @@
 package unimotus.core.stops;
 
-import java.util.ArrayList;
 import java.util.List;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
-import unimotus.core.machine.StopEffect;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
@@ -14,6 +12,9 @@ import unimotus.core.sheet.SettingRole;
 /**
  * A stop from the hand to the standing shaft: every element passes the demand on, the drive ramps
  * down where it may, then the torque is gone and the load coasts under its own friction.
+ *
+ * <p>The ramp is played with the shaft of the dry-run, so that slip, current limit and pull-out
+ * count the same in both; the coast is reckoned in closed form.
  *
  * @param category what the stop amounts to
  * @param chain the elements a demand passes, in order
@@ -41,10 +42,10 @@ public record StopTimeline(
   /**
    * What decides whether the ramp is over before the torque goes.
    *
-   * @param topRpm the fastest the shaft can be commanded
+   * @param topRpm the fastest the field can be commanded
    * @param rampSeconds set from there to standstill; 0 where the stop has no ramp
-   * @param neededSeconds the ramp from there that the current limit allows, at least as long
-   * @param delaySeconds from the drive's notice to safe torque off; 0 where there is none
+   * @param neededSeconds what the shaft really takes from there, by slip and current limit
+   * @param delaySeconds from the notice to safe torque off; 0 where there is none
    */
   public record Timing(
       double topRpm, double rampSeconds, double neededSeconds, double delaySeconds) {
@@ -71,28 +72,44 @@ public record StopTimeline(
   }
 
   /**
-   * The stop from a speed of the motor shaft.
+   * The stop from a speed.
    *
-   * @param fromRpm over 0
+   * @param fromRpm speed of the field, that of the shaft without slip; over 0
    */
   public static StopTimeline of(StopCircuit circuit, double fromRpm) {
+    return of(circuit, fromRpm, true);
+  }
+
+  /**
+   * The stop from maximum speed where the drive fails while it should ramp down: a stop that
+   * watches time only lets it run on until the delay ends, then the load coasts.
+   */
+  public static StopTimeline withoutBraking(StopCircuit circuit) {
+    return of(circuit, topRpm(circuit.axis()), false);
+  }
+
+  private static StopTimeline of(StopCircuit circuit, double fromRpm, boolean brakes) {
     if (!(fromRpm > 0 && fromRpm < Double.POSITIVE_INFINITY)) {
       throw new IllegalArgumentException(
           "stop %s: the speed it starts from must be over 0 rpm, not %s"
               .formatted(circuit.stop().name(), fromRpm));
     }
+    StopRamp ramp = StopRamp.of(circuit);
     List<Reaction> chain = Reaction.chain(circuit);
-    ShaftLoad load = ShaftLoad.of(circuit.axis());
-    Timing timing = timing(circuit, load);
-    double noticed = chain.stream().mapToDouble(Reaction::seconds).sum();
-    Course course = new Course(load, timing, fromRpm);
-    course.steady(noticed);
+    ShaftCourse course = new ShaftCourse(circuit.axis(), fromRpm);
+    double top = topRpm(circuit.axis());
+    double needed = ramp.isDriven() ? new ShaftCourse(circuit.axis(), top).ramped(ramp, top) : 0;
+    Timing timing = new Timing(top, ramp.rampSeconds(), needed, ramp.delaySeconds());
     boolean safe = circuit.stop().effect().isSafetyStop();
-    if (timing.rampSeconds() > 0) {
-      course.ramp(safe ? timing.delaySeconds() : Double.POSITIVE_INFINITY);
+    double noticed = chain.stream().mapToDouble(Reaction::seconds).sum();
+    course.steady(noticed);
+    if (ramp.isDriven() && brakes) {
+      course.ramp(ramp, top, safe ? ramp.delaySeconds() : Double.POSITIVE_INFINITY);
+    } else {
+      course.steady(ramp.delaySeconds());
     }
     double left = course.rpm();
-    double off = noticed + timing.delaySeconds();
+    double off = noticed + ramp.delaySeconds();
     if (safe) {
       course.holdUntil(off);
     }
@@ -102,20 +119,21 @@ public record StopTimeline(
       course.coast();
     }
     return new StopTimeline(
-        category(circuit.stop().effect(), left),
+        category(circuit, ramp, left),
         chain,
         course.phases(),
         timing,
-        load,
+        course.load(),
         safe ? off : Double.POSITIVE_INFINITY,
         left);
   }
 
-  private static StopCategory category(StopEffect effect, double leftRpm) {
-    return switch (effect) {
+  private static StopCategory category(StopCircuit circuit, StopRamp ramp, double leftRpm) {
+    return switch (circuit.stop().effect()) {
       case STO, CONTACTORS -> StopCategory.ZERO;
       case SS1_T -> leftRpm > STANDSTILL_RPM ? StopCategory.ONE_CUT : StopCategory.ONE;
-      case ENABLE, RUN_INPUTS -> StopCategory.NONE;
+      case ENABLE -> StopCategory.NONE;
+      case RUN_INPUTS -> ramp.isDriven() ? StopCategory.TWO : StopCategory.NONE;
     };
   }
 
@@ -126,31 +144,6 @@ public record StopTimeline(
         new EffectiveSettings(axis.drive(), axis.driveSheet())
             .number(SettingRole.MAXIMUM_FREQUENCY, plate.frequencyHertz());
     return MotorFormulas.synchronousRpm(hertz, MotorFormulas.poles(plate));
-  }
-
-  private static Timing timing(StopCircuit circuit, ShaftLoad load) {
-    AxisAssembly axis = circuit.axis();
-    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    double top = topRpm(axis);
-    boolean byRun =
-        circuit.stop().effect() == StopEffect.RUN_INPUTS
-            && settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp");
-    boolean safe = circuit.stop().effect() == StopEffect.SS1_T;
-    double ramp =
-        safe
-            ? settings.number(SettingRole.SAFE_STOP_RAMP, 0)
-            : byRun ? settings.number(SettingRole.DECELERATION_TIME, 0) : 0;
-    double delay = safe ? settings.number(SettingRole.SAFE_STOP_DELAY, 0) : 0;
-    double most = brakingNewtonMetres(axis, settings) + load.constantNewtonMetres();
-    double fastest = RampFormulas.rampSeconds(load.inertiaKgM2(), top, most);
-    return new Timing(top, ramp, ramp > 0 ? Math.max(ramp, fastest) : 0, delay);
-  }
-
-  private static double brakingNewtonMetres(AxisAssembly axis, EffectiveSettings settings) {
-    Plate plate = axis.motor().plate();
-    double limit =
-        settings.number(SettingRole.CURRENT_LIMIT, axis.driveSheet().ratings().currentAmperes());
-    return MotorFormulas.ratedTorqueNewtonMetres(plate) * MotorFormulas.torqueRatioAt(plate, limit);
   }
 
   /** Time until the last element has taken notice, in seconds. */
@@ -189,69 +182,5 @@ public record StopTimeline(
         .findFirst()
         .map(p -> p.rpmAt(seconds, load))
         .orElse(0.0);
-  }
-
-  /** Lays the phases one after the other. */
-  private static final class Course {
-    private final ShaftLoad load;
-    private final Timing timing;
-    private final List<StopPhase> phases = new ArrayList<>();
-    private double seconds;
-    private double rpm;
-
-    Course(ShaftLoad load, Timing timing, double fromRpm) {
-      this.load = load;
-      this.timing = timing;
-      this.rpm = fromRpm;
-    }
-
-    double rpm() {
-      return rpm;
-    }
-
-    void steady(double forSeconds) {
-      add(StopPhase.Kind.REACTION, forSeconds, rpm, rpm / 60 * forSeconds);
-    }
-
-    /** Along the slope from maximum speed, until standstill or until the torque goes. */
-    void ramp(double atMostSeconds) {
-      double whole = timing.neededSeconds() * rpm / timing.topRpm();
-      double length = Math.min(whole, atMostSeconds);
-      double end = whole <= atMostSeconds ? 0 : rpm * (1 - length / whole);
-      add(StopPhase.Kind.RAMP, length, end, (rpm + end) / 2 / 60 * length);
-    }
-
-    void coast() {
-      if (rpm == 0) {
-        return;
-      }
-      double end = load.constantNewtonMetres() > 0 ? 0 : Math.min(rpm, STANDSTILL_RPM);
-      add(
-          StopPhase.Kind.COAST,
-          RampFormulas.coastSeconds(load, rpm, end),
-          0,
-          RampFormulas.coastTurns(load, rpm, end));
-    }
-
-    /** The drive holds the shaft until the torque goes. */
-    void holdUntil(double until) {
-      if (rpm == 0 && until > seconds) {
-        add(StopPhase.Kind.HOLD, until - seconds, 0, 0);
-      }
-    }
-
-    void sink() {
-      add(StopPhase.Kind.SINK, Double.POSITIVE_INFINITY, rpm, Double.POSITIVE_INFINITY);
-    }
-
-    private void add(StopPhase.Kind kind, double length, double toRpm, double turns) {
-      phases.add(new StopPhase(kind, seconds, seconds + length, rpm, toRpm, turns));
-      seconds += length;
-      rpm = toRpm;
-    }
-
-    List<StopPhase> phases() {
-      return phases;
-    }
   }
 }

@@ -29,9 +29,18 @@ public record CommandState(
   /** State of a drive whose supply is off. */
   public static final String NO_POWER = "no power";
 
+  /** State of a drive whose safe torque off is demanded, or whose enable is open. */
+  public static final String NOT_PERMITTED = "not permitted";
+
+  /** State of a drive that turns its motor. */
+  public static final String RUNNING = "running";
+
+  /** State of a drive that found a fault. */
+  public static final String FAULT = "fault";
+
   /** States a drive can be in, the rest state first. */
   public static final List<String> DRIVE_STATES =
-      List.of(READY, "running", "at-speed", "fault", NO_POWER);
+      List.of(READY, RUNNING, "at-speed", NOT_PERMITTED, FAULT, NO_POWER);
 
   /** Takes copies. */
   public CommandState {

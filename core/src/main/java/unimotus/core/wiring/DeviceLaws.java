@@ -14,6 +14,7 @@ import static unimotus.core.sheet.Figure.VOLTS;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.circuit.Characteristic;
 import unimotus.core.circuit.Law;
@@ -36,6 +37,10 @@ final class DeviceLaws {
   private static final double OUTPUT_OHMS = 1;
   private static final double TOP_AMPERES = 0.020;
 
+  private static final List<String> MOVING_STATES = List.of(CommandState.RUNNING, "at-speed");
+  private static final List<String> READY_STATES =
+      List.of(CommandState.READY, CommandState.RUNNING, "at-speed");
+
   /** Share of the least load's current at which a voltage output gives up. */
   private static final double VOLTAGE_OUTPUT_MARGIN = 2;
 
@@ -51,6 +56,7 @@ final class DeviceLaws {
   private final boolean energised;
   private final boolean powered;
   private final boolean pulsesLow;
+  private @Nullable String known;
 
   DeviceLaws(PlacedDevice device, CommandState state, boolean energised, Power power) {
     this.device = device;
@@ -99,7 +105,10 @@ final class DeviceLaws {
                       terminal.figure(INPUT_OHMS),
                       terminal.figure(LIMIT_AMPERES))));
       case SAFETY_INPUT, RESET_INPUT, POWER_INPUT ->
-          found.add(resistor(ref, back, terminal.figure(INPUT_OHMS)));
+          found.add(
+              isFedFromPlus(terminal)
+                  ? resistor(back, ref, terminal.figure(INPUT_OHMS))
+                  : resistor(ref, back, terminal.figure(INPUT_OHMS)));
       case SAFETY_OUTPUT ->
           found.add(
               safetyOutput(terminal, ref, back, held.orElse(isClosed(terminal) && !pulsesLow)));
@@ -115,13 +124,28 @@ final class DeviceLaws {
                   held.orElse(isClosed(terminal))
                       ? Characteristic.resistor(CONTACT_OHMS)
                       : Law.OPEN));
-      case COIL -> found.add(resistor(ref, back, terminal.figure(OHMS)));
+      case COIL, FUSE -> found.add(resistor(ref, back, terminal.figure(OHMS)));
       case TRACK -> track(terminal, ref, back, found);
       case ANALOG_INPUT -> found.add(resistor(ref, back, inputOhms(terminal)));
       case ANALOG_OUTPUT -> found.add(new Element("", ref, back, analogOutput(terminal, ref)));
       default -> {}
     }
     return found;
+  }
+
+  /**
+   * Whether the input hangs on the device's plus: the channel of opposite polarity, which is on
+   * while its terminal is at 0 V.
+   */
+  private boolean isFedFromPlus(Terminal input) {
+    return Optional.ofNullable(input.common())
+        .flatMap(c -> device.sheet().terminal(c))
+        .filter(
+            c ->
+                c.role() == TerminalRole.POWER_INPUT
+                    || c.role() == TerminalRole.SUPPLY_24V
+                    || c.role() == TerminalRole.TEST_PULSE_OUTPUT)
+        .isPresent();
   }
 
   private static Element resistor(TerminalRef from, TerminalRef to, double ohms) {
@@ -213,6 +237,13 @@ final class DeviceLaws {
   }
 
   private String position() {
+    if (known == null) {
+      known = positionOf();
+    }
+    return known;
+  }
+
+  private String positionOf() {
     if (device.sheet() instanceof PartSheet part) {
       String rest = part.positions().isEmpty() ? "" : part.positions().get(0);
       return part.isDriven()
@@ -225,9 +256,11 @@ final class DeviceLaws {
   /** Whether an output set to show {@code function} is on while the drive is in a state. */
   static boolean shows(String function, String driveState) {
     return switch (function) {
-      case "healthy" -> !driveState.equals("fault") && !driveState.equals(CommandState.NO_POWER);
-      case "ready" -> List.of(CommandState.READY, "running", "at-speed").contains(driveState);
-      case "running" -> List.of("running", "at-speed").contains(driveState);
+      case "healthy", "sto-healthy" ->
+          !driveState.equals(CommandState.FAULT) && !driveState.equals(CommandState.NO_POWER);
+      case "ready" -> READY_STATES.contains(driveState);
+      case "running", "brake-release" -> MOVING_STATES.contains(driveState);
+      case "sto-active" -> driveState.equals(CommandState.NOT_PERMITTED);
       default -> function.equals(driveState);
     };
   }

@@ -2,29 +2,122 @@ package unimotus.core.wiring;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Device;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
 
 /** Devices and the wires between them. Immutable. */
 public final class Installation {
   private final Map<String, PlacedDevice> devices;
   private final List<Wire> wires;
+  private final List<Wire> powerWires;
   private final boolean pulseTested;
+  // Asked for with every solution, so found once.
+  private final List<TerminalRef> zeros;
+  private final List<PlacedDevice> driven;
+  private final Map<String, List<Terminal>> active = new HashMap<>();
+  private final Map<TerminalRef, String> names = new HashMap<>();
+  private final Map<String, String> labels = new HashMap<>();
+  private volatile List<String> order = List.of();
 
   private Installation(Collection<PlacedDevice> placed, List<Wire> wires) {
     this.devices = new LinkedHashMap<>();
     placed.forEach(d -> devices.put(d.id(), d));
-    this.wires = List.copyOf(wires);
+    this.powerWires = wires.stream().filter(this::isPower).toList();
+    this.wires = powerWires.isEmpty() ? List.copyOf(wires) : without(wires, powerWires);
     this.pulseTested = devices.values().stream().anyMatch(PlacedDevice::isPulseTested);
+    this.zeros =
+        devices.values().stream().map(PlacedDevice::zero).flatMap(Optional::stream).toList();
+    for (Wire wire : this.wires) {
+      names.put(wire.from(), wire.from().toString());
+      names.put(wire.to(), wire.to().toString());
+      labels.put(wire.id(), "wire " + wire.id());
+    }
+    devices.values().forEach(d -> active.put(d.id(), active(d)));
+    this.driven =
+        devices.values().stream()
+            .filter(d -> d.sheet() instanceof PartSheet p && p.isDriven())
+            .toList();
+  }
+
+  /** What carries current without being asked about: wired, or alive by itself. */
+  private List<Terminal> active(PlacedDevice device) {
+    return device.sheet().terminals().stream()
+        .filter(
+            t ->
+                names.containsKey(device.ref(t.id()))
+                    || t.role() == TerminalRole.SUPPLY_24V
+                    || t.role() == TerminalRole.SAFE_TORQUE_OFF)
+        .toList();
+  }
+
+  /** The terminals of a device that can carry current unless others are asked about. */
+  List<Terminal> active(String device) {
+    return active.getOrDefault(device, List.of());
+  }
+
+  /** The parts that a coil or a logic of their own moves. */
+  List<PlacedDevice> driven() {
+    return driven;
+  }
+
+  /** The zeros of all devices. */
+  List<TerminalRef> zeros() {
+    return zeros;
+  }
+
+  /** How circuits of this installation are best eliminated; empty until one was made. */
+  List<String> order() {
+    return order;
+  }
+
+  /** Remembers an order of elimination; whichever of several threads comes last, it is one. */
+  void learn(List<String> found) {
+    order = found;
+  }
+
+  /** Whether a control wire ends on a terminal. */
+  boolean isWired(TerminalRef ref) {
+    return names.containsKey(ref);
+  }
+
+  /** What a wire is called in a circuit. */
+  String label(Wire wire) {
+    String known = labels.get(wire.id());
+    return known == null ? "wire " + wire.id() : known;
+  }
+
+  /** The name of a terminal in a circuit. */
+  String name(TerminalRef ref) {
+    String known = names.get(ref);
+    return known == null ? ref.toString() : known;
+  }
+
+  private static List<Wire> without(List<Wire> wires, List<Wire> taken) {
+    Set<Wire> gone = new HashSet<>(taken);
+    return wires.stream().filter(w -> !gone.contains(w)).toList();
+  }
+
+  /** Whether a wire belongs to the power side: one end of it does. */
+  public boolean isPower(Wire wire) {
+    return isPower(wire.from()) || isPower(wire.to());
+  }
+
+  private boolean isPower(TerminalRef end) {
+    return terminal(end).filter(t -> t.role().isPower()).isPresent();
   }
 
   /** What belongs to one axis: its controller, its drive, and the parts its wires run over. */
@@ -55,9 +148,14 @@ public final class Installation {
     return devices.values();
   }
 
-  /** The wires. */
+  /** The control wires: those that are solved as a circuit. */
   public List<Wire> wires() {
     return wires;
+  }
+
+  /** The wires of the power side, which are followed and not solved. */
+  public List<Wire> powerWires() {
+    return powerWires;
   }
 
   /** Whether any safety input expects test pulses. */

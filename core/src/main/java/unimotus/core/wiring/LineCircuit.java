@@ -32,7 +32,8 @@ final class LineCircuit {
   private final Map<TerminalRef, Integer> branches = new HashMap<>();
   private final Map<String, Integer> wireBranches = new HashMap<>();
   private final Set<TerminalRef> live = new HashSet<>();
-  private final Map<TerminalRef, String> names = new HashMap<>();
+  private final Set<String> others = new HashSet<>();
+  private final Set<TerminalRef> unwired = new HashSet<>();
 
   LineCircuit(
       Installation installation,
@@ -42,18 +43,10 @@ final class LineCircuit {
       Power power,
       Set<TerminalRef> probed) {
     this.installation = installation;
-    Map<String, Wire> wires = new HashMap<>();
-    for (Wire wire : installation.wires()) {
-      wires.put(wire.id(), wire);
-    }
-    faults.forEach(f -> move(f, wires));
-    live.addAll(probed);
-    for (Wire wire : installation.wires()) {
-      live.add(wires.get(wire.id()).from());
-      live.add(wires.get(wire.id()).to());
-    }
+    probed.forEach(this::ask);
     groundAtZero();
-    installation.wires().forEach(w -> addWire(wires.get(w.id()), faults));
+    List<Wire> wires = moved(faults);
+    wires.forEach(w -> addWire(w, faults));
     for (PlacedDevice device : installation.devices()) {
       addDevice(
           device, new DeviceLaws(device, state, energised.contains(device.id()), power), faults);
@@ -61,20 +54,35 @@ final class LineCircuit {
     faults.forEach(this::addShort);
   }
 
-  private static void move(WiringFault fault, Map<String, Wire> wires) {
-    if (fault instanceof WiringFault.MovedEnd moved && wires.containsKey(moved.wire())) {
-      Wire wire = wires.get(moved.wire());
-      TerminalRef stays = wire.otherEnd(moved.from());
-      if (!stays.equals(moved.to())) {
-        wires.put(wire.id(), wire.withEnds(stays, moved.to()));
+  /** A terminal that carries current although no wire of the installation ends on it. */
+  private void ask(TerminalRef ref) {
+    live.add(ref);
+    others.add(ref.device());
+  }
+
+  /** The wires where faults have put them. */
+  private List<Wire> moved(List<WiringFault> faults) {
+    List<Wire> wires = installation.wires();
+    for (WiringFault fault : faults) {
+      if (fault instanceof WiringFault.MovedEnd moved) {
+        wires = wires.stream().map(w -> moved(w, moved)).toList();
       }
     }
+    return wires;
+  }
+
+  private Wire moved(Wire wire, WiringFault.MovedEnd moved) {
+    TerminalRef stays = wire.id().equals(moved.wire()) ? wire.otherEnd(moved.from()) : moved.to();
+    if (stays.equals(moved.to())) {
+      return wire;
+    }
+    ask(moved.to());
+    unwired.add(moved.from());
+    return wire.withEnds(stays, moved.to());
   }
 
   private void groundAtZero() {
-    for (PlacedDevice device : installation.devices()) {
-      device.zero().ifPresent(z -> net.ground(name(z)));
-    }
+    installation.zeros().forEach(z -> net.ground(name(z)));
   }
 
   private void addWire(Wire wire, List<WiringFault> faults) {
@@ -87,27 +95,43 @@ final class LineCircuit {
       }
     }
     Law law = open ? Law.OPEN : Characteristic.resistor(ohms);
-    int branch = net.add("wire " + wire.id(), name(wire.from()), name(wire.to()), law);
+    int branch = net.add(installation.label(wire), name(wire.from()), name(wire.to()), law);
     wireBranches.put(wire.id(), branch);
   }
 
   private void addDevice(PlacedDevice device, DeviceLaws laws, List<WiringFault> faults) {
-    for (Terminal terminal : device.sheet().terminals()) {
+    boolean more = others.contains(device.id());
+    for (Terminal terminal : more ? device.sheet().terminals() : installation.active(device.id())) {
       TerminalRef ref = device.ref(terminal.id());
-      if (faults.contains(new WiringFault.DeadSource(ref))
-          && !faults.contains(new WiringFault.StuckClosed(ref))) {
-        continue;
-      }
-      if (live.contains(ref)
-          || terminal.role() == TerminalRole.SUPPLY_24V
-          || laws.isTied(terminal)) {
+      boolean carries =
+          isLive(ref) || terminal.role() == TerminalRole.SUPPLY_24V || laws.isTied(terminal);
+      if (carries && !isDead(ref, faults)) {
         laws.branches(terminal, contactFault(ref, faults)).forEach(b -> add(ref, b));
       }
     }
   }
 
+  private boolean isLive(TerminalRef ref) {
+    return live.contains(ref) || (installation.isWired(ref) && !isBare(ref));
+  }
+
+  /** Whether the only wire of a terminal was moved away. */
+  private boolean isBare(TerminalRef ref) {
+    return unwired.contains(ref)
+        && installation.wires().stream().filter(w -> w.touches(ref)).count() <= 1;
+  }
+
+  private static boolean isDead(TerminalRef ref, List<WiringFault> faults) {
+    return !faults.isEmpty()
+        && faults.contains(new WiringFault.DeadSource(ref))
+        && !faults.contains(new WiringFault.StuckClosed(ref));
+  }
+
   /** The position a fault holds a contact in; empty for a sound one. */
   private static Optional<Boolean> contactFault(TerminalRef ref, List<WiringFault> faults) {
+    if (faults.isEmpty()) {
+      return Optional.empty();
+    }
     if (faults.contains(new WiringFault.StuckClosed(ref))) {
       return Optional.of(true);
     }
@@ -115,9 +139,10 @@ final class LineCircuit {
   }
 
   private void add(TerminalRef ref, DeviceLaws.Element element) {
-    int branch =
-        net.add(ref + element.suffix(), name(element.from()), name(element.to()), element.law());
-    if (element.suffix().isEmpty()) {
+    boolean plain = element.suffix().isEmpty();
+    String label = plain ? name(ref) : name(ref) + element.suffix();
+    int branch = net.add(label, name(element.from()), name(element.to()), element.law());
+    if (plain) {
       branches.put(ref, branch);
     }
   }
@@ -153,7 +178,7 @@ final class LineCircuit {
   }
 
   private String name(TerminalRef ref) {
-    return names.computeIfAbsent(ref, TerminalRef::toString);
+    return installation.name(ref);
   }
 
   @Nullable Integer branchOf(TerminalRef ref) {
@@ -164,7 +189,14 @@ final class LineCircuit {
     return wireBranches.get(wire);
   }
 
+  /** The circuit; the first one tells the others of its installation how to be eliminated. */
   Circuit build() {
-    return net.build();
+    List<String> order = installation.order();
+    if (!order.isEmpty()) {
+      return net.ordered(order).build();
+    }
+    Circuit first = net.build();
+    installation.learn(first.eliminationOrder());
+    return first;
   }
 }

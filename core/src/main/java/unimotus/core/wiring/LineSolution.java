@@ -74,6 +74,11 @@ public final class LineSolution {
     return energised.contains(device);
   }
 
+  /** Ids of the relays and contactors that are pulled in, and of devices with closed logic. */
+  public Set<String> energised() {
+    return energised;
+  }
+
   /** Volts of {@code a} against {@code b}; empty where they float against each other. */
   public OptionalDouble volts(TerminalRef a, TerminalRef b) {
     OperatingPoint point = point();

@@ -114,10 +114,9 @@ public final class LineSolver {
    */
   private Set<String> driven(LineSolution solution, Question question) {
     Set<String> driven = new HashSet<>();
-    for (PlacedDevice device : installation.devices()) {
-      if (device.sheet() instanceof PartSheet part
-          && part.isDriven()
-          && held(device, question).orElseGet(() -> isDriven(solution, device, part))) {
+    for (PlacedDevice device : installation.driven()) {
+      PartSheet part = (PartSheet) device.sheet();
+      if (held(device, question).orElseGet(() -> isDriven(solution, device, part))) {
         driven.add(device.id());
       }
     }
@@ -127,10 +126,8 @@ public final class LineSolver {
   /** The parts that are held energised whatever the solution; the search starts from them. */
   private Set<String> heldEnergised(Question question) {
     Set<String> held = new HashSet<>();
-    for (PlacedDevice device : installation.devices()) {
-      if (device.sheet() instanceof PartSheet part
-          && part.isDriven()
-          && held(device, question).orElse(false)) {
+    for (PlacedDevice device : installation.driven()) {
+      if (held(device, question).orElse(false)) {
         held.add(device.id());
       }
     }

@@ -1,7 +1,11 @@
 package unimotus.desktop.shell;
 
+import java.util.Optional;
+import javafx.css.PseudoClass;
+import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import unimotus.core.review.AxisReview;
+import unimotus.core.stops.StopOutcome;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
@@ -9,7 +13,10 @@ import unimotus.workbench.WorkStep;
 
 /** Stands over every station after Make safe until the stop of the axis is proved. */
 final class UnprovedBand extends HBox {
+  private static final PseudoClass FAILS = PseudoClass.getPseudoClass("fails");
+
   private final Desk desk;
+  private final Label words = Parts.label("", "ink-label");
 
   UnprovedBand(Desk desk) {
     super(8);
@@ -20,7 +27,7 @@ final class UnprovedBand extends HBox {
     getChildren()
         .addAll(
             new Mark(Mark.Kind.PARTLY, "stop not proved"),
-            Parts.label("Stop not proved: prove it before motion.", "ink-label"),
+            words,
             Parts.quiet("go-make-safe", "at Make safe", () -> desk.step().set(WorkStep.MAKE_SAFE)));
     refresh();
   }
@@ -36,6 +43,13 @@ final class UnprovedBand extends HBox {
             && review != null
             && review.assembly() != null
             && !desk.progress(review).stopProved();
+    Optional<StopOutcome> worst =
+        stands ? review.worstStop().filter(w -> w != StopOutcome.STOPS) : Optional.empty();
+    words.setText(
+        worst
+            .map(w -> "A stop of this axis %s: mend it before anything moves.".formatted(w.label()))
+            .orElse("Stop not proved: prove it before motion."));
+    pseudoClassStateChanged(FAILS, worst.isPresent());
     setVisible(stands);
     setManaged(stands);
   }

@@ -1,11 +1,12 @@
 package unimotus.desktop.stop;
 
 import java.util.List;
-import java.util.stream.Collectors;
 import javafx.scene.Node;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.stops.FaultRun;
+import unimotus.core.stops.JudgedStop;
+import unimotus.core.stops.StopCircuit;
 import unimotus.core.stops.StopEvent;
 import unimotus.desktop.kit.Parts;
 import unimotus.workbench.StopDesigns;
@@ -44,20 +45,20 @@ final class ComparePane extends VBox {
             design.built() ? "ink-strong" : "ink-label");
     grid.add(name, 0, row);
     FaultRun run = design.run();
-    if (run == null) {
+    JudgedStop judged = design.judged();
+    StopCircuit circuit = judged == null ? null : judged.circuit();
+    if (run == null || judged == null || circuit == null) {
       grid.add(Parts.prose(design.refusal(), "ink-caption"), 1, row, 4, 1);
       return;
     }
     number(grid, 1, row, run.hidden().size(), false);
     number(grid, 2, row, run.lostByOne().size(), true);
     number(grid, 3, row, run.lostByTwo().size(), false);
-    List<StopEvent> way = design.resumption();
+    List<StopEvent> way = judged.verdict().resumption();
     grid.add(
-        way == null
+        way.isEmpty()
             ? Parts.label("no", "ink-label")
-            : Parts.prose(
-                way.stream().map(StopEvent::text).collect(Collectors.joining(", ")),
-                "ink-attention"),
+            : Parts.prose(StopEvent.text(way, circuit), "ink-attention"),
         4,
         row);
   }

@@ -7,6 +7,7 @@ import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.FlowPane;
 import unimotus.core.link.StopRequest;
+import unimotus.core.link.StopRequest.RelayClass;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
@@ -14,7 +15,6 @@ import unimotus.core.machine.StopTrigger;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
-import unimotus.core.stops.StopTimeline;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -33,7 +33,7 @@ final class DesignFields extends FlowPane {
     this.desk = desk;
   }
 
-  void show(Shown shown, StopTimeline timeline) {
+  void show(Shown shown) {
     StopFunction stop = shown.stop();
     StopRequest now = StopDesigns.request(shown.axis(), desk.session().sheets(), stop);
     getChildren().clear();
@@ -73,6 +73,21 @@ final class DesignFields extends FlowPane {
           "cross-fault detection",
           now.crossFaultDetection(),
           on -> rebuild(stop, now.withRelay(now.manualReset(), on)));
+      field(
+          "Relay",
+          choice(
+              "stop-relay",
+              RelayClass.values(),
+              RelayClass::label,
+              now.relay(),
+              r -> rebuild(stop, now.withRelay(r))));
+    }
+    if (stop.effect() == StopEffect.CONTACTORS) {
+      check(
+          "stop-behind",
+          "contactors behind the drive",
+          now.behindDrive(),
+          on -> rebuild(stop, now.withContactorsBehind(on)));
     }
     if (stop.effect() == StopEffect.SS1_T) {
       field(
@@ -80,15 +95,15 @@ final class DesignFields extends FlowPane {
           seconds(
               "safe-ramp",
               "safe ramp",
-              timeline.timing().rampSeconds(),
-              s -> set(shown, SettingRole.SAFE_STOP_RAMP, s)));
+              now.rampSeconds(),
+              s -> rampOrDelay(shown, now.withTimes(now.delaySeconds(), s))));
       field(
           "Delay",
           seconds(
               "safe-delay",
               "delay",
-              timeline.timing().delaySeconds(),
-              s -> set(shown, SettingRole.SAFE_STOP_DELAY, s)));
+              now.delaySeconds(),
+              s -> rampOrDelay(shown, now.withTimes(s, now.rampSeconds()))));
       field("d.c. link", link(stop));
     }
     check(
@@ -106,14 +121,18 @@ final class DesignFields extends FlowPane {
     getChildren()
         .add(
             Parts.quiet(
-                "stop-remove", "remove this stop", () -> desk.apply(StopEdits.remove(stop))));
+                "stop-remove",
+                "remove this stop",
+                () -> desk.apply(StopEdits.remove(desk.session().sheets(), stop))));
   }
 
   private static StopRequest request(
       StopRequest now, StopTrigger trigger, StopLogic logic, StopEffect effect) {
     return StopRequest.of(now.axis(), now.name(), trigger, logic, effect)
         .withRelay(now.manualReset(), now.crossFaultDetection())
-        .withTimes(now.delaySeconds(), now.rampSeconds());
+        .withTimes(now.delaySeconds(), now.rampSeconds())
+        .withRelay(now.relay())
+        .withContactorsBehind(now.behindDrive());
   }
 
   /** What a way of building can end on, nearest to what was chosen before. */
@@ -138,6 +157,16 @@ final class DesignFields extends FlowPane {
     if (!desk.apply(StopEdits.rebuild(desk.session().sheets(), stop, next))) {
       desk.refresh();
     }
+  }
+
+  /** Times stand in the drive's settings; those of a delayed relay stand on its own sheet. */
+  private void rampOrDelay(Shown shown, StopRequest next) {
+    if (next.relay() == RelayClass.DELAYED) {
+      rebuild(shown.stop(), next);
+      return;
+    }
+    set(shown, SettingRole.SAFE_STOP_RAMP, next.rampSeconds());
+    set(shown, SettingRole.SAFE_STOP_DELAY, next.delaySeconds());
   }
 
   private void set(Shown shown, SettingRole role, double seconds) {

@@ -5,16 +5,14 @@ import java.math.MathContext;
 import javafx.scene.layout.VBox;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.StopFunction;
-import unimotus.core.machine.StopTrigger;
-import unimotus.core.machine.StopUse;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.safety.PerformanceLevel;
-import unimotus.core.safety.SafetyDistance;
 import unimotus.core.safety.SafetyFigures;
 import unimotus.core.safety.SafetyPart;
 import unimotus.core.stops.FaultRun;
 import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopTimeline;
+import unimotus.core.stops.StopTimes;
+import unimotus.core.stops.StopVerdict;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 
@@ -22,17 +20,21 @@ import unimotus.desktop.kit.Parts;
 final class FiguresPane extends VBox {
   private final Desk desk;
   private final UseFields fields;
+  private final ExclusionFields exclusions;
+  private final ApproachFields approach;
 
   FiguresPane(Desk desk) {
     super(8);
     this.desk = desk;
     fields = new UseFields(desk);
+    exclusions = new ExclusionFields(desk);
+    approach = new ApproachFields(desk, fields);
     setId("figures");
   }
 
-  void show(StopCircuit circuit, FaultRun run, StopTimeline timeline) {
+  void show(StopCircuit circuit, StopVerdict verdict, FaultRun run, StopTimes times) {
     StopFunction stop = circuit.stop();
-    SafetyFigures figures = SafetyFigures.of(circuit, run);
+    SafetyFigures figures = SafetyFigures.of(circuit, verdict, run);
     getChildren()
         .setAll(
             Parts.prose(
@@ -41,9 +43,10 @@ final class FiguresPane extends VBox {
             level(figures));
     figures.parts().forEach(p -> getChildren().add(part(p)));
     figures.remarks().forEach(r -> getChildren().add(Parts.prose("! " + r, "ink-label")));
+    getChildren().add(exclusions.of(stop, run));
     getChildren().add(fields.use(circuit));
     getChildren().add(fields.commonCause(stop, figures.commonCausePoints()));
-    distance(stop, timeline);
+    getChildren().add(approach.of(stop, times));
   }
 
   private javafx.scene.Node level(SafetyFigures figures) {
@@ -73,61 +76,16 @@ final class FiguresPane extends VBox {
   private static VBox part(SafetyPart part) {
     PerformanceLevel level = part.level();
     String head =
-        part.category() == null
-            ? "%s: PL %s by its sheet".formatted(part.name(), level.letter())
-            : "%s: category %s, PL %s"
-                .formatted(part.name(), part.category().label(), level.letter());
+        !part.isKnown()
+            ? "%s: no rate that counts here".formatted(part.name())
+            : part.structure() == null
+                ? "%s: PL %s by its sheet".formatted(part.name(), level.letter())
+                : "%s: structure %s, PL %s"
+                    .formatted(part.name(), part.structure().label(), level.letter());
     VBox column = Parts.column(1, Parts.prose(head, "ink-strong"));
     for (Step step : part.sum().steps()) {
       column.getChildren().add(Parts.prose(step.text(), "ink-sum"));
     }
     return column;
-  }
-
-  private void distance(StopFunction stop, StopTimeline timeline) {
-    StopUse use = stop.use();
-    VBox column = Parts.column(3, Parts.label("Safety distance", "ink-strong"));
-    if (stop.trigger() == StopTrigger.GUARD_LOCK) {
-      column
-          .getChildren()
-          .add(
-              Parts.prose(
-                  "A guard that stays locked until standstill needs no distance; its lock must not open before %s."
-                      .formatted(
-                          timeline.comesToRest()
-                              ? desk.units()
-                                  .text(timeline.standstillSeconds(), MeasureUnit.SECOND_UNIT)
-                              : "a standstill that is never reached"),
-                  "ink-label"));
-    } else if (!timeline.comesToRest()) {
-      column
-          .getChildren()
-          .add(Parts.prose("The stop never ends: no distance is enough.", "ink-attention"));
-    } else {
-      SafetyDistance needed =
-          SafetyDistance.needed(timeline.standstillSeconds(), use.resolutionMillimetres());
-      column.getChildren().add(Parts.prose(needed.sum().text(), "ink-sum"));
-    }
-    column
-        .getChildren()
-        .addAll(
-            fields.number(
-                stop,
-                "resolution of a curtain",
-                MeasureUnit.MILLIMETRE,
-                use.resolutionMillimetres(),
-                v -> use.withDistance(v, use.distanceMillimetres())),
-            fields.number(
-                stop,
-                "distance there is",
-                MeasureUnit.MILLIMETRE,
-                use.distanceMillimetres(),
-                v -> use.withDistance(use.resolutionMillimetres(), v)));
-    if (use.distanceMillimetres() > 0) {
-      SafetyDistance allowed =
-          SafetyDistance.allowed(use.distanceMillimetres(), use.resolutionMillimetres());
-      column.getChildren().add(Parts.prose(allowed.sum().text(), "ink-sum"));
-    }
-    getChildren().add(column);
   }
 }

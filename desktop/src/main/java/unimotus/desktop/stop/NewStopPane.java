@@ -3,6 +3,7 @@ package unimotus.desktop.stop;
 import javafx.scene.control.Button;
 import javafx.scene.layout.VBox;
 import unimotus.core.link.StopRequest;
+import unimotus.core.link.StopRequest.RelayClass;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
@@ -15,12 +16,26 @@ import unimotus.workbench.StopEdits;
 
 /** Where an axis has no stop yet: what is wanted, in a sentence, and one button. */
 final class NewStopPane extends VBox {
+  /** What contactors cut; only a stop by contactors looks at it. */
+  private enum Cut {
+    MAINS("the mains from the drive"),
+    MOTOR("the motor from the drive");
+
+    private final String label;
+
+    Cut(String label) {
+      this.label = label;
+    }
+  }
+
   private final Desk desk;
   private final Runnable made;
   private final Button back;
   private StopTrigger trigger = StopTrigger.GUARD_LOCK;
   private StopLogic logic = StopLogic.SAFETY_RELAY;
   private StopEffect effect = StopEffect.SS1_T;
+  private RelayClass relay = RelayClass.TESTING;
+  private Cut cut = Cut.MAINS;
   private double ramp = 5;
   private double delay = 6;
 
@@ -51,9 +66,16 @@ final class NewStopPane extends VBox {
                 DesignFields.choice(
                     "new-logic", StopLogic.values(), StopLogic::label, logic, l -> logic = l)),
             row(
+                "class of the safety relay",
+                DesignFields.choice(
+                    "new-relay", RelayClass.values(), RelayClass::label, relay, r -> relay = r)),
+            row(
                 "onto",
                 DesignFields.choice(
                     "new-effect", StopEffect.values(), StopEffect::label, effect, e -> effect = e)),
+            row(
+                "contactors cut",
+                DesignFields.choice("new-cut", Cut.values(), c -> c.label, cut, c -> cut = c)),
             row("safe ramp from maximum speed", seconds("new-ramp", ramp, s -> ramp = s)),
             row("torque goes after", seconds("new-delay", delay, s -> delay = s)),
             Parts.row(8, Parts.primary("build-stop", "Build this stop", this::build), back));
@@ -88,7 +110,10 @@ final class NewStopPane extends VBox {
     String name =
         "%s %s".formatted(axis.name(), trigger.label().toLowerCase(java.util.Locale.ROOT));
     StopRequest wanted =
-        StopRequest.of(axis.id(), name, trigger, logic, effect).withTimes(delay, ramp);
+        StopRequest.of(axis.id(), name, trigger, logic, effect)
+            .withTimes(delay, ramp)
+            .withRelay(relay)
+            .withContactorsBehind(cut == Cut.MOTOR);
     if (desk.apply(StopEdits.build(desk.session().sheets(), wanted))) {
       made.run();
     }

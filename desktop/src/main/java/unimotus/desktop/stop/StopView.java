@@ -1,7 +1,6 @@
 package unimotus.desktop.stop;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.concurrent.Task;
@@ -18,14 +17,12 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopFunction;
-import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
-import unimotus.core.stops.BrakingEnergy;
 import unimotus.core.stops.FaultRun;
-import unimotus.core.stops.Resumption;
+import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.StopCircuit;
 import unimotus.core.stops.StopEvent;
-import unimotus.core.stops.StopTimeline;
+import unimotus.core.stops.StopTimes;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Tabs;
@@ -50,7 +47,7 @@ public final class StopView implements View {
   }
 
   /** What came of breaking one design; kept as long as the axis stays the same. */
-  private record Broken(Subject of, FaultRun run, Optional<List<StopEvent>> resumption) {}
+  private record Broken(Subject of, FaultRun run) {}
 
   /** A stop as it was on an axis as it was. */
   private record Subject(AxisAssembly axis, StopFunction stop) {
@@ -62,7 +59,9 @@ public final class StopView implements View {
   private final Desk desk;
   private final Label title = Parts.label("", "ink-title");
   private final HBox stops = Parts.row(6);
-  private final Label verdict = Parts.prose("", "ink-label");
+  private final VerdictPane verdict = new VerdictPane();
+  private final Label story = Parts.prose("", "ink-label");
+  private final StopSentence sentence;
   private final ChainPane chain;
   private final SpeedTrace trace;
   private final DesignFields fields;
@@ -92,6 +91,7 @@ public final class StopView implements View {
     this.desk = desk;
     chain = new ChainPane(desk);
     trace = new SpeedTrace(desk);
+    sentence = new StopSentence(desk);
     fields = new DesignFields(desk);
     findings = new FindingList(desk);
     newStop = new NewStopPane(desk, this::made, () -> make(null));
@@ -119,15 +119,16 @@ public final class StopView implements View {
   }
 
   private void build() {
-    ScrollPane story = Parts.scrolling(left);
-    HBox.setHgrow(story, Priority.ALWAYS);
+    ScrollPane scroll = Parts.scrolling(left);
+    HBox.setHgrow(scroll, Priority.ALWAYS);
     left.setPadding(new Insets(0, 8, 0, 0));
     left.getChildren()
         .addAll(
             stops,
+            verdict,
             chain,
             trace.node(),
-            verdict,
+            story,
             fields,
             Parts.label("What the rules say", "ink-strong"),
             findings);
@@ -136,7 +137,7 @@ public final class StopView implements View {
     right.setPrefWidth(486);
     right.setMinWidth(486);
     VBox.setVgrow(scrolled, Priority.ALWAYS);
-    middle.getChildren().setAll(story, right);
+    middle.getChildren().setAll(scroll, right);
   }
 
   @Override
@@ -162,9 +163,11 @@ public final class StopView implements View {
             .toList());
     StopFunction stop = chosen(axis);
     choice(axis, stop);
+    JudgedStop judged =
+        review.stops().stream().filter(j -> j.stop().equals(stop)).findFirst().orElseThrow();
     Broken known = broken;
     boolean fresh = known != null && known.of().equals(new Subject(axis, stop));
-    show(shown(axis, stop, fresh ? known.run() : null));
+    show(new Shown(axis, judged, fresh ? known.run() : null));
   }
 
   /** The stop that was chosen last, while the axis has it; else its first one. */
@@ -213,30 +216,39 @@ public final class StopView implements View {
         review == null ? "Choose an axis." : review.findings().get(0).seen(), "ink-label");
   }
 
-  private static Shown shown(AxisAssembly axis, StopFunction stop, @Nullable FaultRun run) {
-    try {
-      return new Shown(axis, stop, StopCircuit.of(axis, stop), run);
-    } catch (IllegalArgumentException unjoined) {
-      return new Shown(axis, stop, null, null);
-    }
-  }
-
   private void show(Shown shown) {
     title.setText("%s: %s".formatted(shown.axis().axis().name(), shown.stop().name()));
+    verdict.show(shown);
+    tabs.show(shownSide);
+    fields.show(shown);
     StopCircuit circuit = shown.circuit();
-    if (circuit == null) {
-      chain.getChildren().clear();
-      verdict.setText("The stop is not joined to the drive any more.");
-      side.getChildren().clear();
+    boolean told = circuit != null && shown.judged().verdict().stops();
+    List.of(chain, trace.node(), story)
+        .forEach(
+            n -> {
+              n.setVisible(told);
+              n.setManaged(told);
+            });
+    if (circuit == null || !told) {
+      side.getChildren().setAll(withheld());
       return;
     }
-    StopTimeline timeline = StopTimeline.fromMaximum(circuit);
-    chain.show(shown.axis().axis().name(), timeline);
-    trace.show(timeline);
-    verdict.setText(sentence(shown, timeline));
-    fields.show(shown, timeline);
-    tabs.show(shownSide);
-    side.getChildren().setAll(sideNodes(shown, circuit, timeline));
+    StopTimes times = StopTimes.of(circuit);
+    chain.show(shown.axis().axis().name(), times.sound());
+    trace.show(times.sound());
+    story.setText(sentence.of(shown.axis(), shown.stop(), times));
+    side.getChildren().setAll(sideNodes(shown, circuit, times));
+  }
+
+  /** Of a stop that does not stop no figure is told. */
+  private Node withheld() {
+    if (shownSide == Side.RECORD) {
+      desk.evidence().ifPresent(proof::show);
+      return proof;
+    }
+    return Parts.prose(
+        "No stop category, time, level or proof can be told of this stop before it stops: see what is named on the left, mend it at Wire or at the device, and look again.",
+        "ink-label");
   }
 
   private static void mark(Button tab, boolean chosen) {
@@ -246,50 +258,7 @@ public final class StopView implements View {
     }
   }
 
-  private String sentence(Shown shown, StopTimeline t) {
-    String stands =
-        t.comesToRest()
-            ? "stands after %s and %s turns of the motor"
-                .formatted(
-                    text(t.standstillSeconds(), MeasureUnit.SECOND_UNIT),
-                    desk.units().format().number(Math.round(10 * t.turns()) / 10.0))
-            : "does not come to rest";
-    String cut =
-        t.torqueOffRpm() > 1
-            ? "; torque goes at %s with %s left in the load"
-                .formatted(
-                    text(Math.round(t.torqueOffRpm()), MeasureUnit.RPM),
-                    text(Math.round(t.energyLeftJoules()), MeasureUnit.JOULE_UNIT))
-            : "";
-    String margin =
-        t.timing().delaySeconds() > 0
-            ? "; %s of the delay to spare from maximum speed"
-                .formatted(text(t.timing().marginSeconds(), MeasureUnit.SECOND_UNIT))
-            : "";
-    BrakingEnergy energy = BrakingEnergy.of(shown.axis(), shown.stop(), t);
-    String link =
-        t.timing().rampSeconds() > 0
-            ? "; the ramp returns %s, the d.c. link takes %s"
-                .formatted(
-                    text(Math.round(energy.returnedJoules()), MeasureUnit.JOULE_UNIT),
-                    text(Math.round(energy.linkJoules()), MeasureUnit.JOULE_UNIT))
-            : "";
-    return "%s in effect (%s). From %s the shaft %s%s%s%s."
-        .formatted(
-            t.category().label(),
-            t.category().hint(),
-            text(Math.round(t.timing().topRpm()), MeasureUnit.RPM),
-            stands,
-            cut,
-            margin,
-            link);
-  }
-
-  private String text(double value, MeasureUnit unit) {
-    return desk.units().text(Math.round(value * 1000) / 1000.0, unit);
-  }
-
-  private List<Node> sideNodes(Shown shown, StopCircuit circuit, StopTimeline timeline) {
+  private List<Node> sideNodes(Shown shown, StopCircuit circuit, StopTimes times) {
     FaultRun run = shown.run();
     if (shownSide == Side.RECORD) {
       desk.evidence().ifPresent(proof::show);
@@ -318,26 +287,22 @@ public final class StopView implements View {
               cancel));
     }
     if (shownSide == Side.FIGURES) {
-      figures.show(circuit, run, timeline);
+      figures.show(circuit, shown.judged().verdict(), run, times);
       return List.of(figures);
     }
     matrix.show(run);
-    return List.of(resumption(), matrix);
+    return List.of(resumption(shown, circuit), matrix);
   }
 
-  private Node resumption() {
-    return Optional.ofNullable(broken)
-        .flatMap(Broken::resumption)
-        .map(
-            way ->
-                Parts.prose(
-                    "Motion comes back without a new command: "
-                        + String.join(", ", way.stream().map(e -> e.text()).toList()),
-                    "ink-attention"))
-        .orElse(
-            Parts.prose(
-                "No order of press, release, reset, power off and on brings motion back without a new run command.",
-                "ink-label"));
+  private static Node resumption(Shown shown, StopCircuit circuit) {
+    List<StopEvent> way = shown.judged().verdict().resumption();
+    return way.isEmpty()
+        ? Parts.prose(
+            "No order of demand, release, reset, mode, power off and on brings motion back without a new run command.",
+            "ink-label")
+        : Parts.prose(
+            "Motion comes back without a new command: " + StopEvent.text(way, circuit),
+            "ink-attention");
   }
 
   private void show(Side next) {
@@ -355,8 +320,9 @@ public final class StopView implements View {
         new Task<Broken>() {
           @Override
           protected Broken call() {
-            FaultRun run = FaultRun.of(circuit, StopView.this::tell, stop::get);
-            return new Broken(Subject.of(shown), run, Resumption.shortest(circuit));
+            FaultRun run =
+                FaultRun.of(circuit, shown.judged().verdict(), StopView.this::tell, stop::get);
+            return new Broken(Subject.of(shown), run);
           }
         },
         found -> broken = found);

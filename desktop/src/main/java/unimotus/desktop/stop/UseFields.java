@@ -42,25 +42,25 @@ final class UseFields {
                 stop,
                 "demands an hour",
                 MeasureUnit.ONE,
-                use.demandsPerHour(),
-                v -> use.withRhythm(v, use.hoursPerDay(), use.daysPerYear())),
+                use.rhythm().demandsPerHour(),
+                v -> use.withRhythm(v, use.rhythm().hoursPerDay(), use.rhythm().daysPerYear())),
             number(
                 stop,
                 "hours a day",
                 MeasureUnit.ONE,
-                use.hoursPerDay(),
-                v -> use.withRhythm(use.demandsPerHour(), v, use.daysPerYear())),
+                use.rhythm().hoursPerDay(),
+                v -> use.withRhythm(use.rhythm().demandsPerHour(), v, use.rhythm().daysPerYear())),
             number(
                 stop,
                 "days a year",
                 MeasureUnit.ONE,
-                use.daysPerYear(),
-                v -> use.withRhythm(use.demandsPerHour(), use.hoursPerDay(), v)),
+                use.rhythm().daysPerYear(),
+                v -> use.withRhythm(use.rhythm().demandsPerHour(), use.rhythm().hoursPerDay(), v)),
             number(
                 stop,
                 "months between proofs",
                 MeasureUnit.ONE,
-                use.testMonths(),
+                use.tests().months(),
                 v -> use.withTestMonths(whole("months between proofs", v))));
     rhythm.getChildren().addAll(risk(stop));
     VBox column = Parts.column(4, Parts.label("Use and risk", "ink-strong"), rhythm);
@@ -76,18 +76,18 @@ final class UseFields {
         check(
             stop,
             "severe injury (S2)",
-            use.severeInjury(),
-            on -> use.withRisk(on, use.frequentExposure(), use.hardlyAvoidable())),
+            use.risk().severeInjury(),
+            on -> use.withRisk(on, use.risk().frequentExposure(), use.risk().hardlyAvoidable())),
         check(
             stop,
             "frequent (F2)",
-            use.frequentExposure(),
-            on -> use.withRisk(use.severeInjury(), on, use.hardlyAvoidable())),
+            use.risk().frequentExposure(),
+            on -> use.withRisk(use.risk().severeInjury(), on, use.risk().hardlyAvoidable())),
         check(
             stop,
             "hardly avoidable (P2)",
-            use.hardlyAvoidable(),
-            on -> use.withRisk(use.severeInjury(), use.frequentExposure(), on)));
+            use.risk().hardlyAvoidable(),
+            on -> use.withRisk(use.risk().severeInjury(), use.risk().frequentExposure(), on)));
   }
 
   /** Whatever is worn by switching. */

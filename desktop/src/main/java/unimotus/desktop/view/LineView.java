@@ -22,6 +22,7 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.stops.StopOutcome;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
@@ -108,6 +109,11 @@ final class LineView implements View {
               new Mark(States.mark(state), States.word(state)),
               Parts.words(step.label(), "words-caption"));
     }
+    review
+        .worstStop()
+        .filter(w -> w != StopOutcome.STOPS)
+        .ifPresent(
+            w -> steps.getChildren().add(Parts.words("· a stop " + w.label(), "words-danger")));
     desk.evidence(review)
         .map(e -> e.ready().verdicts())
         .ifPresent(

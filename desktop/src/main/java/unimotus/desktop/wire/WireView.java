@@ -70,11 +70,13 @@ public final class WireView implements View {
   private final Map<Mode, Button> modes = new HashMap<>();
   private final Label hint = Parts.label("", "ink-label");
   private final TextField find = new TextField();
+  private final Button side = Parts.quiet("power-side", "power side", this::toggleSide);
   private final HBox boardActions;
   private final Node node;
   private Mode mode = Mode.BOARD;
   private boolean allPoints;
   private boolean wholeLine;
+  private boolean power;
   private @Nullable Object laidOut;
 
   /** The station for a desk. */
@@ -150,6 +152,7 @@ public final class WireView implements View {
         8,
         Parts.quiet("all-points", "all points", this::togglePoints),
         Parts.quiet("whole-line", "whole line", this::toggleLine),
+        side,
         Parts.quiet("all-off", "all off", () -> bench.command(CommandState.REST)),
         find,
         hint);
@@ -220,6 +223,12 @@ public final class WireView implements View {
 
   private void toggleLine() {
     wholeLine = !wholeLine;
+    layOut();
+  }
+
+  private void toggleSide() {
+    power = !power;
+    side.setText(power ? "control side" : "power side");
     layOut();
   }
 
@@ -305,11 +314,11 @@ public final class WireView implements View {
     Object now =
         new ArrayList<Object>(
             Arrays.asList(
-                project, String.valueOf(desk.axisId().get()), allPoints, wholeLine, width));
+                project, String.valueOf(desk.axisId().get()), allPoints, wholeLine, power, width));
     if (!now.equals(laidOut)) {
       laidOut = now;
       Board.Scope scope =
-          new BoardScope(project, bench.installation(), axis, allPoints).of(wholeLine);
+          new BoardScope(project, bench.installation(), axis, allPoints, power).of(wholeLine);
       board.show(scope, width);
       reveal();
     }

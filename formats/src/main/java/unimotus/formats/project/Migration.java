@@ -4,6 +4,7 @@ import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.StopUse;
 import unimotus.core.machine.WireMake;
 import unimotus.formats.json.Json;
 
@@ -24,6 +25,41 @@ final class Migration {
     }
     if (version < 5) {
       addFieldbus(document);
+    }
+    if (version < 6) {
+      divideUse(document);
+    }
+  }
+
+  /** Version 6 knows how a person comes near a stop, its tests, and faults that are excluded. */
+  private static void divideUse(ObjectNode document) {
+    for (JsonNode stop : document.path("stops")) {
+      if (stop.path("use") instanceof ObjectNode use && stop instanceof ObjectNode object) {
+        object.set("use", divided(use, stop.path("trigger").asText()));
+      }
+    }
+  }
+
+  private static ObjectNode divided(ObjectNode use, String trigger) {
+    ObjectNode next = Json.strict().valueToTree(StopUse.USUAL);
+    move(use, next.withObject("/rhythm"), "demandsPerHour", "hoursPerDay", "daysPerYear");
+    move(use, next.withObject("/risk"), "severeInjury", "frequentExposure", "hardlyAvoidable");
+    move(use, next, "commonCause", "b10dCycles");
+    next.withObject("/tests").set("months", use.path("testMonths"));
+    ObjectNode approach = next.withObject("/approach");
+    move(use, approach, "resolutionMillimetres", "distanceMillimetres");
+    // What was reckoned as a curtain stays one; a guard was reckoned with no resolution.
+    boolean guard = trigger.equals("guard-switch") || trigger.equals("trapped-key");
+    boolean curtain = use.path("resolutionMillimetres").asDouble() > 0;
+    approach.put("kind", curtain ? "curtain" : guard ? "guard" : "none");
+    return next;
+  }
+
+  private static void move(ObjectNode from, ObjectNode to, String... names) {
+    for (String name : names) {
+      if (from.has(name)) {
+        to.set(name, from.get(name));
+      }
     }
   }
 

@@ -23,7 +23,7 @@ public final class ProjectFile {
   public static final String SUFFIX = ".unimotus.json";
 
   /** The version this program writes. */
-  public static final int VERSION = 5;
+  public static final int VERSION = 6;
 
   private static final String FORMAT = "unimotus-project";
 

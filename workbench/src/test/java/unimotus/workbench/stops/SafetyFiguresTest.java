@@ -15,11 +15,12 @@ import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
-import unimotus.core.safety.Category;
 import unimotus.core.safety.PerformanceLevel;
 import unimotus.core.safety.SafetyFigures;
+import unimotus.core.safety.Structure;
 import unimotus.core.stops.FaultRun;
 import unimotus.core.stops.StopCircuit;
+import unimotus.core.stops.StopVerdict;
 
 /** Category and diagnostic coverage come out of the fault run (ISO 13849-1, from memory). */
 class SafetyFiguresTest {
@@ -30,7 +31,8 @@ class SafetyFiguresTest {
     Project project = Stops.project(Stops.TERMINAL_DRIVE, request);
     StopFunction stop = project.stops().get(0).withUse(use);
     StopCircuit circuit = Stops.circuit(project.with(stop));
-    return SafetyFigures.of(circuit, FaultRun.of(circuit));
+    StopVerdict verdict = StopVerdict.of(circuit);
+    return SafetyFigures.of(circuit, verdict, FaultRun.of(circuit, verdict));
   }
 
   @ParameterizedTest
@@ -40,9 +42,9 @@ class SafetyFiguresTest {
     "SAFETY_RELAY, true, FOUR, 0.99"
   })
   void theStructureDecidesTheCategory(
-      StopLogic logic, boolean crossFault, Category category, double coverage) {
+      StopLogic logic, boolean crossFault, Structure structure, double coverage) {
     SafetyFigures figures = figures(Stops.guard(logic).withRelay(true, crossFault), USE);
-    assertThat(figures.parts().get(0).category()).isEqualTo(category);
+    assertThat(figures.parts().get(0).structure()).isEqualTo(structure);
     assertThat(figures.parts().get(0).coverage()).isCloseTo(coverage, within(1e-9));
   }
 
@@ -56,7 +58,7 @@ class SafetyFiguresTest {
   @Test
   void withoutMeasuresAgainstCommonCausesTwoChannelsCountAsOne() {
     SafetyFigures figures = figures(Stops.guard(StopLogic.SAFETY_RELAY), StopUse.USUAL);
-    assertThat(figures.parts().get(0).category()).isEqualTo(Category.ONE);
+    assertThat(figures.parts().get(0).structure()).isEqualTo(Structure.ONE);
     assertThat(figures.remarks()).anyMatch(r -> r.contains("0 of 65 points"));
   }
 

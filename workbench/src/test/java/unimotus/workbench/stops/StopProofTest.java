@@ -187,7 +187,8 @@ class StopProofTest {
     assertThatThrownBy(() -> ProofLists.write(list(Demo.project()), folder.resolve("list.docx")))
         .hasMessageContaining("'list.docx'")
         .hasMessageContaining(".pdf or .txt");
-    Project none = StopEdits.remove(stop(Demo.project())).change().apply(Demo.project());
+    Project none =
+        StopEdits.remove(Stops.SHEETS, stop(Demo.project())).change().apply(Demo.project());
     assertThatThrownBy(() -> ProofLists.write(list(none), folder.resolve("list.pdf")))
         .hasMessageContaining("nothing to prove");
     assertThat(folder.resolve("list.pdf")).doesNotExist();

@@ -1,5 +1,7 @@
 package unimotus.workbench.stops;
 
+import java.util.function.BooleanSupplier;
+import java.util.function.DoubleConsumer;
 import unimotus.core.link.StopLinks;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.Axis;
@@ -11,7 +13,10 @@ import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.stops.FaultRun;
+import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.StopCircuit;
+import unimotus.core.stops.StopVerdict;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.wiring.Lines;
 
@@ -45,6 +50,20 @@ final class Stops {
   static Project withLoad(Project project, Load load) {
     Axis axis = project.axes().get(0);
     return project.with(axis.withLoad(load));
+  }
+
+  /** The fault run of a circuit that stops. */
+  static FaultRun run(StopCircuit circuit) {
+    return FaultRun.of(circuit, StopVerdict.of(circuit));
+  }
+
+  static FaultRun broken(StopCircuit circuit, DoubleConsumer progress, BooleanSupplier cancelled) {
+    return FaultRun.of(circuit, StopVerdict.of(circuit), progress, cancelled);
+  }
+
+  static JudgedStop judged(Project project) {
+    AxisAssembly axis = AxisAssembly.of(project, SHEETS, project.axes().get(0)).orElseThrow();
+    return JudgedStop.of(axis, axis.stops().get(0));
   }
 
   static StopCircuit circuit(String drive, StopRequest request) {

@@ -1,9 +1,13 @@
 package unimotus.core.safety;
 
-/** Category of a structure (ISO 13849-1, from memory), as far as circuits of this program go. */
-public enum Category {
+/**
+ * Structure of a part of a safety function: what the standard calls its category B, 1, 2, 3 or 4
+ * (ISO 13849-1, from memory). Not to be mixed up with the category of a stop.
+ */
+public enum Structure {
   B("B", "one channel, or two of which no fault is found", PerformanceLevel.B),
   ONE("1", "one channel of well-tried devices", PerformanceLevel.C),
+  TWO("2", "one channel that is tested between demands", PerformanceLevel.D),
   THREE(
       "3",
       "two channels, no single fault loses the stop, some faults are found",
@@ -14,7 +18,7 @@ public enum Category {
   private final String hint;
   private final PerformanceLevel best;
 
-  Category(String label, String hint, PerformanceLevel best) {
+  Structure(String label, String hint, PerformanceLevel best) {
     this.label = label;
     this.hint = hint;
     this.best = best;

@@ -1,0 +1,81 @@
+package unimotus.core.link;
+
+import java.util.ArrayList;
+import java.util.List;
+import unimotus.core.machine.Motor;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.PlacedDevice;
+
+/** Draws the power side of one drive: mains, contactors, drive, motor. */
+final class PowerLinks {
+  private static final String SIGNAL = "power";
+
+  private final Draft draft;
+
+  PowerLinks(Draft draft) {
+    this.draft = draft;
+  }
+
+  /**
+   * Leads the mains over contactors to the drive, or the motor over them to the drive.
+   *
+   * @param behind whether the contactors lie between drive and motor
+   */
+  void throughContactors(List<PlacedDevice> contactors, boolean behind) {
+    PlacedDevice drive = draft.drive();
+    List<TerminalRef> inputs = all(drive, TerminalRole.LINE_INPUT);
+    List<TerminalRef> outputs = all(drive, TerminalRole.MOTOR_OUTPUT);
+    List<TerminalRef> motor =
+        Motor.TERMINALS.stream().map(t -> new TerminalRef(draft.axis().motor().id(), t)).toList();
+    if (inputs.isEmpty() || outputs.isEmpty()) {
+      throw Draft.lacking(drive, "terminal for mains and motor on its sheet");
+    }
+    if (draft.isSwitched(inputs)) {
+      throw new IllegalArgumentException(
+          "%s has its mains over the contactors of a stop already: change that stop instead"
+              .formatted(drive.device().name()));
+    }
+    draft.unwire(inputs);
+    draft.unwire(motor);
+    PlacedDevice mains =
+        inputs.size() == 3
+            ? draft.shared("mains-3x400", "Mains")
+            : draft.shared("mains-1x230", "Mains, one phase");
+    List<TerminalRef> sources = all(mains, TerminalRole.MAINS);
+    chain(sources, behind ? List.of() : contactors, inputs);
+    chain(outputs, behind ? contactors : List.of(), motor);
+  }
+
+  /** From each source over one pole of each contactor to each end. */
+  private void chain(
+      List<TerminalRef> sources, List<PlacedDevice> contactors, List<TerminalRef> ends) {
+    for (int pole = 0; pole < ends.size(); pole++) {
+      TerminalRef at = sources.get(pole);
+      for (PlacedDevice contactor : contactors) {
+        Terminal contact = poles(contactor).get(pole);
+        draft.wire(at, contactor.ref(String.valueOf(contact.common())), SIGNAL);
+        at = contactor.ref(contact.id());
+      }
+      draft.wire(at, ends.get(pole), SIGNAL);
+    }
+  }
+
+  private static List<Terminal> poles(PlacedDevice contactor) {
+    List<Terminal> poles = new ArrayList<>();
+    for (Terminal terminal : contactor.sheet().terminals()) {
+      if (terminal.role() == TerminalRole.MAIN_CONTACT && terminal.common() != null) {
+        poles.add(terminal);
+      }
+    }
+    return poles;
+  }
+
+  private static List<TerminalRef> all(PlacedDevice device, TerminalRole role) {
+    return device.sheet().terminals().stream()
+        .filter(t -> t.role() == role)
+        .map(t -> device.ref(t.id()))
+        .toList();
+  }
+}
