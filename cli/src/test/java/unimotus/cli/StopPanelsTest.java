@@ -174,6 +174,11 @@ class StopPanelsTest {
             plus(before, "q0:L1 – drive:L1", "q0:L2 – drive:L2"),
             fails,
             "L1 of drive"),
+        of(
+            "safe torque off open",
+            select(before, "drive", "sto.jumper", "removed"),
+            dead,
+            "STO1 of drive sees nothing"),
         of("mirror contacts as NO", swap(before, "k1:22", "k1:14"), dead, "never reset"),
         of(
             "motor joined to the mains",

@@ -18,6 +18,7 @@ import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Prover;
 import unimotus.core.proof.ReadyList;
+import unimotus.core.stops.JudgedStop;
 
 /**
  * The proof of one axis: its predictions, the readings taken so far and what they say.
@@ -37,7 +38,8 @@ public record Evidence(
 
   /** The evidence of an axis as the project has it. */
   public static Evidence of(Project project, AxisAssembly axis, SignalPath path) {
-    List<Prediction> predictions = Predictor.predict(axis, path);
+    List<JudgedStop> stops = JudgedStop.all(axis);
+    List<Prediction> predictions = Predictor.predict(axis, path, stops);
     List<Reading> readings =
         project.readings().stream().filter(r -> r.axis().equals(axis.axis().id())).toList();
     return new Evidence(
@@ -45,7 +47,7 @@ public record Evidence(
         path,
         predictions,
         readings,
-        Prover.judge(predictions, readings, DesignDigest.of(axis)));
+        Prover.judge(predictions, readings, DesignDigest.of(axis)).barredBy(stops));
   }
 
   /** What has to be seen to before the axis is ready, beside what was ticked. */

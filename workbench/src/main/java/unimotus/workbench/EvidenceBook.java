@@ -38,7 +38,8 @@ public final class EvidenceBook {
     }
     var readings =
         project.readings().stream().filter(r -> r.axis().equals(review.axis().id())).toList();
-    AxisProof proof = Prover.judge(page.predictions(), readings, DesignDigest.of(axis));
+    AxisProof proof =
+        Prover.judge(page.predictions(), readings, DesignDigest.of(axis)).barredBy(review.stops());
     return Optional.of(new Evidence(axis, path, page.predictions(), readings, proof));
   }
 }

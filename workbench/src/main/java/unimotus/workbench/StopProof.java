@@ -42,13 +42,18 @@ public record StopProof(AxisProof.State state, Optional<LocalDate> due, List<Saf
 
   /** The oldest reading counts, with the shortest time between proofs. */
   private static Optional<LocalDate> due(List<StopFunction> stops, AxisProof proof) {
-    int months = stops.stream().mapToInt(s -> s.use().tests().months()).min().orElse(12);
+    int months = months(stops);
     return proof.verdicts().stream()
         .flatMap(v -> Optional.ofNullable(v.reading()).stream())
         .map(Reading::takenAt)
         .map(at -> LocalDate.ofInstant(Instant.parse(at), ZoneOffset.UTC))
         .min(LocalDate::compareTo)
         .map(first -> first.plusMonths(months));
+  }
+
+  /** Months between two proofs: the shortest of all stops counts. */
+  private static int months(List<StopFunction> stops) {
+    return stops.stream().mapToInt(s -> s.use().tests().months()).min().orElse(12);
   }
 
   /** Whether every stop was proved as it is designed and the proof is not overdue. */
@@ -65,8 +70,12 @@ public record StopProof(AxisProof.State state, Optional<LocalDate> due, List<Saf
   public static ProofList list(Project project, Evidence evidence, QuantityFormat format) {
     StopProof proof = of(project, evidence);
     List<String> remarks = new ArrayList<>();
-    int months =
-        evidence.axis().stops().stream().mapToInt(s -> s.use().tests().months()).min().orElse(12);
+    for (String stop : evidence.proof().barred()) {
+      remarks.add(
+          "No row for %s. It cannot be proved before it is mended; no figure of it can be told."
+              .formatted(stop));
+    }
+    int months = months(evidence.axis().stops());
     remarks.add(
         "Repeat after every change of what it covers, and every %d months%s."
             .formatted(months, proof.due().map(d -> "; due on " + d).orElse("")));

@@ -118,7 +118,7 @@ final class VirtualAxis {
     }
     double step = away ? risePerTick : fallPerTick;
     double change = target - from;
-    if (Math.abs(change) <= step) {
+    if (Math.abs(change) <= step * RampFormulas.LAST_STEP) {
       return target;
     }
     double next = from + Math.copySign(step, change);

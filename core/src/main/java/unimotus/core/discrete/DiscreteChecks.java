@@ -116,7 +116,7 @@ public final class DiscreteChecks {
           Severity.NOTE,
           Rule.BYPASSED_PERMISSION,
           "drive/sto",
-          "the works jumper bridges safe torque off: no stop circuit can take the torque away",
+          "the works jumper bridges safe torque off: no stop can take the torque away there",
           "Good for a bench test with the motor uncoupled, not for a machine.",
           "Wire the stop circuit, remove the jumper and keep it for bench tests. The risk assessment decides.");
     }

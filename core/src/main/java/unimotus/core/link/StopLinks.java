@@ -147,6 +147,7 @@ public final class StopLinks {
           "the relay chain ends on %s, which is wired already: remove the run link first"
               .formatted(draft.input("run-forward")));
     }
+    bridgeSafeTorqueOff();
     List<String> made = InterlockLinks.chain(draft);
     keep(List.of(made.get(0)), null, null, List.of(made.get(1)), StopEffect.RUN_INPUTS);
   }
@@ -155,8 +156,14 @@ public final class StopLinks {
   private List<TerminalRef> stopping() {
     return switch (request.effect()) {
       case STO, SS1_T -> safeTorqueOff();
-      case CONTACTORS -> contactors();
-      case ENABLE -> List.of(draft.input("enable"));
+      case CONTACTORS -> {
+        bridgeSafeTorqueOff();
+        yield contactors();
+      }
+      case ENABLE -> {
+        bridgeSafeTorqueOff();
+        yield List.of(draft.input("enable"));
+      }
       case RUN_INPUTS ->
           throw new IllegalArgumentException(
               "the run inputs are opened by a relay chain, not by "
@@ -194,6 +201,17 @@ public final class StopLinks {
     }
     draft.select(drive, SelectorRole.STO_JUMPER, "removed");
     return channels;
+  }
+
+  /**
+   * Where nothing is wired to safe torque off, its works jumper stays: open, the drive never runs.
+   */
+  private void bridgeSafeTorqueOff() {
+    PlacedDevice drive = draft.drive();
+    List<TerminalRef> channels = all(drive, TerminalRole.SAFE_TORQUE_OFF);
+    if (!channels.isEmpty() && channels.stream().allMatch(draft::isFree)) {
+      draft.select(drive, SelectorRole.STO_JUMPER, "fitted");
+    }
   }
 
   private List<TerminalRef> contactors() {

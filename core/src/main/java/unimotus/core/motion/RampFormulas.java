@@ -2,6 +2,9 @@ package unimotus.core.motion;
 
 /** Accelerating torque, ramp time and coasting, from Newton's second law for rotation. */
 public final class RampFormulas {
+  /** A ramp ends in the tick that leaves no more than rounding of a step. */
+  public static final double LAST_STEP = 1 + 1e-6;
+
   private static final double RADIANS_PER_SECOND_PER_RPM = 2 * Math.PI / 60;
   private static final double RPM_PER_RADIAN_PER_SECOND = 60 / (2 * Math.PI);
 

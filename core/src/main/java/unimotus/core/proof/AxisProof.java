@@ -2,13 +2,16 @@ package unimotus.core.proof;
 
 import java.util.List;
 import unimotus.core.proof.Verdict.Outcome;
+import unimotus.core.stops.JudgedStop;
 
 /**
  * How far an axis is proved.
  *
  * @param verdicts one a prediction, in the order of proving
+ * @param barred stops that cannot be proved before they are mended, each in words; while there is
+ *     one, nothing is proven
  */
-public record AxisProof(List<Verdict> verdicts) {
+public record AxisProof(List<Verdict> verdicts, List<String> barred) {
 
   /** The state of the whole. */
   public enum State {
@@ -30,9 +33,25 @@ public record AxisProof(List<Verdict> verdicts) {
     }
   }
 
-  /** Takes a copy. */
+  /** Takes copies. */
   public AxisProof {
     verdicts = List.copyOf(verdicts);
+    barred = List.copyOf(barred);
+  }
+
+  /** A proof that nothing bars. */
+  public AxisProof(List<Verdict> verdicts) {
+    this(verdicts, List.of());
+  }
+
+  /** This proof with the stops among these that were not found to stop. */
+  public AxisProof barredBy(List<JudgedStop> stops) {
+    return new AxisProof(
+        verdicts,
+        stops.stream()
+            .filter(s -> !s.verdict().stops())
+            .map(s -> "%s: %s".formatted(s.stop().name(), s.verdict().outcome().label()))
+            .toList());
   }
 
   /** What of it proves the safety stops; no verdicts where there are none. */
@@ -40,7 +59,8 @@ public record AxisProof(List<Verdict> verdicts) {
     return new AxisProof(
         verdicts.stream()
             .filter(v -> v.prediction().key().startsWith(StopPredictions.PREFIX))
-            .toList());
+            .toList(),
+        barred);
   }
 
   /** How many verdicts have this outcome. */
@@ -59,6 +79,6 @@ public record AxisProof(List<Verdict> verdicts) {
     if (verdicts.isEmpty() || count(Outcome.AGREES) == 0) {
       return State.UNPROVEN;
     }
-    return count(Outcome.OPEN) > 0 ? State.PARTLY : State.PROVEN;
+    return count(Outcome.OPEN) > 0 || !barred.isEmpty() ? State.PARTLY : State.PROVEN;
   }
 }

@@ -88,6 +88,9 @@ final class Hindrances {
           .filter(s -> !solution.isOn(s))
           .forEach(s -> words.add(low(s, solution)));
     }
+    StopCircuit.all(circuit.drive(), TerminalRole.SAFE_TORQUE_OFF).stream()
+        .filter(s -> !solution.isOn(s))
+        .forEach(s -> words.add(low(s, solution)));
     if (words.isEmpty()) {
       words.add("the drive does not take the run command");
     }

@@ -39,6 +39,7 @@ record Observation(
    * @param joined whether its motor hangs on its output; always for a drive of another axis
    * @param onMains whether its motor hangs on the mains
    * @param permissions for each input that permits torque, whether it reads on
+   * @param unhindered whether safe torque off permits as well, where other inputs are the channels
    * @param runInput whether a run input reads on; true where they are not part of the circuit
    * @param wrongFeed whether an input set for test pulses gets a steady voltage
    */
@@ -47,11 +48,12 @@ record Observation(
       boolean joined,
       boolean onMains,
       List<Boolean> permissions,
+      boolean unhindered,
       boolean runInput,
       boolean wrongFeed) {
 
     boolean permits() {
-      return !permissions.contains(false);
+      return unhindered && !permissions.contains(false);
     }
 
     boolean differs() {

@@ -220,8 +220,14 @@ final class Observer {
         !own || power.isJoined(motor, drive),
         own && power.isOnMains(motor),
         read,
+        inputs.containsAll(safeTorqueOff(drive))
+            || safeTorqueOff(drive).stream().allMatch(i -> reads(solution, i)),
         !own || runInputs.isEmpty() || runInputs.stream().anyMatch(i -> reads(solution, i)),
         steady);
+  }
+
+  private static List<TerminalRef> safeTorqueOff(PlacedDevice drive) {
+    return StopCircuit.all(drive, TerminalRole.SAFE_TORQUE_OFF);
   }
 
   /** Whether an input is taken for on; what lies between is noted and taken as the doubt says. */

@@ -80,7 +80,7 @@ final class ShaftCourse {
       if (!given) {
         break;
       }
-      field = Math.max(0, field - fall);
+      field = field <= fall * RampFormulas.LAST_STEP ? 0 : field - fall;
       shaft.drive(field);
       turns += shaft.omega() * DT / (2 * Math.PI);
       ticks++;

@@ -48,7 +48,10 @@ public final class StopChecks {
     if (circuit == null) {
       return;
     }
-    checkParts(circuit);
+    if (judged.verdict().outcome() != StopOutcome.DOES_NOT_STOP) {
+      // Where it does not stop, what is in the way is named already.
+      checkParts(circuit);
+    }
     checkKind();
     checkReset(circuit);
     checkRestart(circuit, judged.verdict());

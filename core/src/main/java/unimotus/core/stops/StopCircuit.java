@@ -264,17 +264,12 @@ public final class StopCircuit {
                 && (stop.effect() == StopEffect.ENABLE || isWired(drive().ref(t.id()))));
   }
 
-  /** The safe torque off inputs of a drive that anything in this circuit holds. */
+  /** The inputs of a drive that permit torque: open, not one of them does. */
   List<TerminalRef> permissions(PlacedDevice drive) {
     boolean own = drive.id().equals(axis.drive().id());
-    if (own && stop.effect() == StopEffect.ENABLE) {
-      return stopping();
-    }
-    boolean needed = own && stop.effect().usesSafeTorqueOff();
-    boolean held = isJumpered(drive);
-    return all(drive, TerminalRole.SAFE_TORQUE_OFF).stream()
-        .filter(t -> needed || held || isWired(t))
-        .toList();
+    return own && stop.effect() == StopEffect.ENABLE
+        ? stopping()
+        : all(drive, TerminalRole.SAFE_TORQUE_OFF);
   }
 
   /** Whether the works jumper bridges a drive's safe torque off. */

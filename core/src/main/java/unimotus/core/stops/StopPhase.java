@@ -36,12 +36,12 @@ public record StopPhase(
     samples = List.copyOf(samples);
   }
 
-  /** What a shaft does during a stop. */
+  /** What a shaft does during a stop, labelled as seen from the end of the phase. */
   public enum Kind {
-    REACTION("runs on"),
-    RAMP("ramps down"),
-    HOLD("stands, torque on"),
-    COAST("coasts"),
+    REACTION("ran on until then"),
+    RAMP("has ramped down"),
+    HOLD("torque off at standstill"),
+    COAST("has coasted to standstill"),
     /** A hanging load that no brake holds. */
     SINK("sinks");
 

@@ -1,7 +1,9 @@
 package unimotus.desktop.stop;
 
+import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import unimotus.core.quantity.MeasureUnit;
@@ -54,8 +56,9 @@ final class ChainPane extends FlowPane {
       Line stroke = new Line(0, 0, STROKE_LENGTH, 0);
       stroke.getStyleClass().add(style);
       VBox middle = new VBox(stroke);
-      middle.setPadding(new javafx.geometry.Insets(12, 3, 0, 3));
-      getChildren().add(middle);
+      middle.setPadding(new Insets(12, 3, 0, 3));
+      getChildren().add(new HBox(middle, word(when, name, does, false)));
+      return;
     }
     getChildren().add(word(when, name, does, false));
   }

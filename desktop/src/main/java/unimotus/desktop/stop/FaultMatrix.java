@@ -23,6 +23,8 @@ import unimotus.desktop.kit.Parts;
 final class FaultMatrix extends VBox {
   private static final double COLUMN = 31;
   private static final double NAMES = 222;
+
+  private static final double LEAST_NAMES = 90;
   private static final int MOST_PAIRS = 40;
 
   private final Consumer<FaultResult> open;
@@ -81,7 +83,7 @@ final class FaultMatrix extends VBox {
     for (String element : run.elements()) {
       Label name = Parts.label(brief(run, element), "ink-label");
       name.setPrefWidth(NAMES);
-      name.setMinWidth(NAMES);
+      name.setMinWidth(LEAST_NAMES);
       Hint.on(name, () -> element);
       grid.add(name, 0, row);
       column = 1;

@@ -1,6 +1,10 @@
 package unimotus.desktop.stop;
 
+import java.util.Locale;
+import java.util.function.DoubleConsumer;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import unimotus.core.link.StopRequest;
 import unimotus.core.link.StopRequest.RelayClass;
@@ -31,6 +35,10 @@ final class NewStopPane extends VBox {
   private final Desk desk;
   private final Runnable made;
   private final Button back;
+  private final Node relayRow;
+  private final Node cutRow;
+  private final Node rampRow;
+  private final Node delayRow;
   private StopTrigger trigger = StopTrigger.GUARD_LOCK;
   private StopLogic logic = StopLogic.SAFETY_RELAY;
   private StopEffect effect = StopEffect.SS1_T;
@@ -44,6 +52,17 @@ final class NewStopPane extends VBox {
     this.desk = desk;
     this.made = made;
     this.back = Parts.quiet("new-stop-back", "back to the stop there is", leave);
+    relayRow =
+        row(
+            "class of the safety relay",
+            DesignFields.choice(
+                "new-relay", RelayClass.values(), RelayClass::label, relay, r -> relay = r));
+    cutRow =
+        row(
+            "contactors cut",
+            DesignFields.choice("new-cut", Cut.values(), c -> c.label, cut, c -> cut = c));
+    rampRow = row("safe ramp from maximum speed", seconds("new-ramp", ramp, s -> ramp = s));
+    delayRow = row("torque goes after", seconds("new-delay", delay, s -> delay = s));
     setId("new-stop");
     getStyleClass().add("sheet");
     setMaxWidth(640);
@@ -64,37 +83,56 @@ final class NewStopPane extends VBox {
             row(
                 "through",
                 DesignFields.choice(
-                    "new-logic", StopLogic.values(), StopLogic::label, logic, l -> logic = l)),
-            row(
-                "class of the safety relay",
-                DesignFields.choice(
-                    "new-relay", RelayClass.values(), RelayClass::label, relay, r -> relay = r)),
+                    "new-logic", StopLogic.values(), StopLogic::label, logic, this::through)),
+            relayRow,
             row(
                 "onto",
                 DesignFields.choice(
-                    "new-effect", StopEffect.values(), StopEffect::label, effect, e -> effect = e)),
-            row(
-                "contactors cut",
-                DesignFields.choice("new-cut", Cut.values(), c -> c.label, cut, c -> cut = c)),
-            row("safe ramp from maximum speed", seconds("new-ramp", ramp, s -> ramp = s)),
-            row("torque goes after", seconds("new-delay", delay, s -> delay = s)),
+                    "new-effect", StopEffect.values(), StopEffect::label, effect, this::onto)),
+            cutRow,
+            rampRow,
+            delayRow,
             Parts.row(8, Parts.primary("build-stop", "Build this stop", this::build), back));
     offerWayBack(false);
+    offer();
   }
 
   void offerWayBack(boolean offered) {
-    back.setVisible(offered);
-    back.setManaged(offered);
+    offer(back, offered);
   }
 
-  private static javafx.scene.Node row(String words, javafx.scene.Node entry) {
-    javafx.scene.control.Label label = Parts.label(words, "ink-label");
+  private void through(StopLogic next) {
+    logic = next;
+    offer();
+  }
+
+  private void onto(StopEffect next) {
+    effect = next;
+    offer();
+  }
+
+  /** Only what this kind of stop looks at is asked for. */
+  private void offer() {
+    boolean timed = effect == StopEffect.SS1_T;
+    offer(relayRow, logic == StopLogic.SAFETY_RELAY);
+    offer(cutRow, effect == StopEffect.CONTACTORS);
+    offer(rampRow, timed);
+    offer(delayRow, timed);
+  }
+
+  private static void offer(Node node, boolean offered) {
+    node.setVisible(offered);
+    node.setManaged(offered);
+  }
+
+  private static Node row(String words, Node entry) {
+    Label label = Parts.label(words, "ink-label");
     label.setPrefWidth(190);
     label.setMinWidth(190);
     return Parts.row(8, label, entry);
   }
 
-  private QuantityField seconds(String id, double value, java.util.function.DoubleConsumer take) {
+  private QuantityField seconds(String id, double value, DoubleConsumer take) {
     QuantityField field =
         new QuantityField(id, MeasureUnit.SECOND_UNIT, desk::units, take, desk::refuse);
     field.setId(id);
@@ -107,8 +145,7 @@ final class NewStopPane extends VBox {
     if (axis == null) {
       return;
     }
-    String name =
-        "%s %s".formatted(axis.name(), trigger.label().toLowerCase(java.util.Locale.ROOT));
+    String name = "%s %s".formatted(axis.name(), trigger.label().toLowerCase(Locale.ROOT));
     StopRequest wanted =
         StopRequest.of(axis.id(), name, trigger, logic, effect)
             .withTimes(delay, ramp)

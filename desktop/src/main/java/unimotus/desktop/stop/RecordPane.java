@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.time.LocalDate;
 import java.time.ZoneOffset;
 import java.time.temporal.ChronoUnit;
+import javafx.scene.Node;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.SafetyNote;
@@ -53,6 +54,7 @@ final class RecordPane extends VBox {
                 proof.due().filter(d -> d.isBefore(today)).isPresent()
                     ? "ink-attention"
                     : "ink-label"),
+            barred(evidence),
             Parts.row(
                 8,
                 Parts.primary("go-prove", "Prove it", () -> desk.step().set(WorkStep.PROVE)),
@@ -78,10 +80,19 @@ final class RecordPane extends VBox {
     }
   }
 
+  private static Node barred(Evidence evidence) {
+    VBox list = Parts.column(2);
+    for (String stop : evidence.proof().barred()) {
+      list.getChildren()
+          .add(Parts.prose(stop + ". It cannot be proved before it is mended.", "ink-attention"));
+    }
+    return list;
+  }
+
   private static final SafetyNote.Kind GOING_ON = SafetyNote.Kind.GOING_ON;
   private static final SafetyNote.Kind BYPASS = SafetyNote.Kind.BYPASS;
 
-  private javafx.scene.Node line(int number, Verdict verdict) {
+  private Node line(int number, Verdict verdict) {
     Mark mark = new Mark(States.mark(verdict.outcome()), verdict.outcome().label());
     return Parts.row(
         7,

@@ -56,6 +56,11 @@ public final class StopView implements View {
     }
   }
 
+  /** What the right-hand side takes of the page, and what each side needs. */
+  private static final double RIGHT_SHARE = 0.45;
+
+  private static final double LEAST_WIDTH = 384;
+
   private final Desk desk;
   private final Label title = Parts.label("", "ink-title");
   private final HBox stops = Parts.row(6);
@@ -121,6 +126,8 @@ public final class StopView implements View {
   private void build() {
     ScrollPane scroll = Parts.scrolling(left);
     HBox.setHgrow(scroll, Priority.ALWAYS);
+    scroll.setMinWidth(LEAST_WIDTH);
+    scroll.setPrefWidth(LEAST_WIDTH);
     left.setPadding(new Insets(0, 8, 0, 0));
     left.getChildren()
         .addAll(
@@ -134,8 +141,9 @@ public final class StopView implements View {
             findings);
     ScrollPane scrolled = Parts.scrolling(side);
     VBox right = Parts.sheet(8, tabs, scrolled);
-    right.setPrefWidth(486);
-    right.setMinWidth(486);
+    right.setMinWidth(LEAST_WIDTH);
+    right.prefWidthProperty().bind(page.widthProperty().multiply(RIGHT_SHARE));
+    right.maxWidthProperty().bind(right.prefWidthProperty());
     VBox.setVgrow(scrolled, Priority.ALWAYS);
     middle.getChildren().setAll(scroll, right);
   }

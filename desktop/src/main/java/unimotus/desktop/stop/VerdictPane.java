@@ -1,5 +1,6 @@
 package unimotus.desktop.stop;
 
+import java.util.List;
 import java.util.Locale;
 import javafx.css.PseudoClass;
 import javafx.scene.control.Label;
@@ -61,8 +62,7 @@ final class VerdictPane extends VBox {
 
   private static String belongs(StopCircuit circuit) {
     String axis = circuit.axis().axis().name() + " ";
-    java.util.List<String> names =
-        circuit.belongs().stream().map(n -> n.replace(axis, "")).toList();
+    List<String> names = circuit.belongs().stream().map(n -> n.replace(axis, "")).toList();
     String more =
         names.size() > MOST_NAMES ? " and %d more".formatted(names.size() - MOST_NAMES) : "";
     return "Belongs to this stop: %s%s."

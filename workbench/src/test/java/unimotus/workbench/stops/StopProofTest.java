@@ -21,6 +21,8 @@ import unimotus.core.machine.Reading;
 import unimotus.core.machine.SafetyNote;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopUse;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
@@ -107,6 +109,28 @@ class StopProofTest {
         StopEdits.change(stop(before).withLoad(true, true), "hanging load").change().apply(before);
     assertThat(proof(hanging).state()).isNotEqualTo(AxisProof.State.PROVEN);
     assertThat(proof(before.withName("Another line")).state()).isEqualTo(AxisProof.State.PROVEN);
+  }
+
+  /** A stop beside it that does not stop: nothing is proven, and the list says so. */
+  @Test
+  void aStopThatDoesNotStopBarsTheProof() {
+    Project project = proved(Demo.project(), DAY);
+    StopFunction guard = stop(project);
+    String drive = project.axis("rinse-drum").orElseThrow().drive();
+    Project bridged =
+        project
+            .with(new Wire("x1", new TerminalRef(drive, "P24"), new TerminalRef(drive, "STO1")))
+            .with(new Wire("x2", new TerminalRef(drive, "P24"), new TerminalRef(drive, "STO2")));
+    StopProof proof = proof(bridged);
+    assertThat(proof.state()).isNotEqualTo(AxisProof.State.PROVEN);
+    assertThat(proof.holds(LocalDate.parse("2026-03-03"))).isFalse();
+    ProofList list = StopProof.list(bridged, evidence(bridged), QuantityFormat.PLAIN);
+    assertThat(list.rows()).isEmpty();
+    assertThat(list.text())
+        .contains(guard.name() + ": does not stop")
+        .contains("cannot be proved before it is mended")
+        .doesNotContain(" ms")
+        .doesNotContain("PL ");
   }
 
   /** Cold checks first, then what is seen with power on, the turning shaft last. */

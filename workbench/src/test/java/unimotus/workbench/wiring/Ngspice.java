@@ -16,13 +16,13 @@ import unimotus.core.circuit.Law;
 import unimotus.core.circuit.OperatingPoint;
 
 /** Runs a circuit through an independent simulator, ngspice in batch mode. */
-final class Ngspice {
+public final class Ngspice {
   private static final Pattern NODE = Pattern.compile("(?m)^\\s*v\\(n(\\d+)\\)\\s*=\\s*(\\S+)");
   private static final double FAR_VOLTS = 1000;
 
   private Ngspice() {}
 
-  static boolean isInstalled() {
+  public static boolean isInstalled() {
     try {
       Process process =
           new ProcessBuilder("ngspice", "--version").redirectErrorStream(true).start();
@@ -43,7 +43,7 @@ final class Ngspice {
    *     the simulator's one ground, and where the simulator's iteration begins. A network whose
    *     currents rise with voltages has one solution only, so a wrong beginning cannot end there.
    */
-  static Map<Integer, Double> volts(Circuit circuit, OperatingPoint own, Path folder)
+  public static Map<Integer, Double> volts(Circuit circuit, OperatingPoint own, Path folder)
       throws IOException, InterruptedException {
     Path netlist = folder.resolve("net.cir");
     Files.writeString(netlist, netlist(circuit, own));

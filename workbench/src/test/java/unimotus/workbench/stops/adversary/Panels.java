@@ -27,13 +27,14 @@ final class Panels {
   static Project project(Panel panel) {
     Project project = Lines.bare("controller-modular", panel.sheets.get("drive"));
     Drive drive = project.drives().get(0);
-    project = project.with(drive.withSelector("sto.jumper", panel.jumper ? "fitted" : "removed"));
+    project = project.with(drive.withSelector("sto.jumper", jumper(panel)));
     for (Map.Entry<String, String> device : panel.sheets.entrySet()) {
       String id = device.getKey();
       if (id.equals("drive2")) {
         project =
             project.with(
-                new Drive(id, id, device.getValue(), Map.of("sto.jumper", "removed"), Map.of()));
+                new Drive(
+                    id, id, device.getValue(), Map.of("sto.jumper", jumper(panel)), Map.of()));
       } else if (!id.equals("plc") && !id.equals("drive")) {
         project = project.with(new Part(id, id, device.getValue(), selectors(panel, id)));
       }
@@ -43,6 +44,11 @@ final class Panels {
       wires.add(new Wire("w" + (wires.size() + 1), Lines.ref(wire[0]), Lines.ref(wire[1])));
     }
     return project.withWires(wires).with(stop(panel));
+  }
+
+  /** Where contactors stop, safe torque off stays bridged as it left the works. */
+  private static String jumper(Panel panel) {
+    return panel.jumper || panel.effect != Panel.Effect.STO ? "fitted" : "removed";
   }
 
   private static Map<String, String> selectors(Panel panel, String id) {

@@ -30,6 +30,8 @@ final class PlainGraph {
   private record Picture(
       Map<String, Set<String>> joined, Set<String> pulledIn, Map<String, String> poles) {}
 
+  private static final List<String> RELAY_INPUTS = List.of("sr:A1", "sr:S12", "sr:S22", "sr:S34");
+
   private final Panel panel;
   private final boolean throughLoads;
   private boolean shorted;
@@ -251,6 +253,9 @@ final class PlainGraph {
       for (String minus : poles.values()) {
         shorted |= !weak && here.contains(minus);
       }
+      // A supply on an input of another zero: what flows then, flows through loads in a row.
+      boolean ownZero = reach(joined, poles.get(plus)).contains("sr:A2");
+      shorted |= !weak && !ownZero && RELAY_INPUTS.stream().anyMatch(here::contains);
     }
   }
 

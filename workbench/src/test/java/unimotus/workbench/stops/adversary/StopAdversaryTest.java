@@ -56,7 +56,7 @@ class StopAdversaryTest {
               }
             });
     System.out.printf(
-        "stops against the plain graph: %d circuits, %s, %d beyond the oracle (a supply shorted), %d differ%n",
+        "stops against the plain graph: %d circuits, %s, %d beyond the oracle (a supply shorted or in a row with another), %d differ%n",
         CIRCUITS, told, beyond.get(), wrong.size());
     assertThat(wrong.stream().sorted().limit(3).toList()).isEmpty();
     assertThat(told.values().stream().map(AtomicInteger::get).toList())
