@@ -90,6 +90,9 @@ final class SettingsCommand implements Callable<Integer> {
               SettingText.of(step.setting(), step.value()),
               step.keys(),
               step.why().isEmpty() ? "" : "  (" + step.why() + ")");
+      if (!step.procedure().isEmpty()) {
+        output.text().printf("       guarded entry: %s%n", step.procedure());
+      }
     }
     output
         .text()
@@ -141,6 +144,7 @@ final class SettingsCommand implements Callable<Integer> {
         "keys", step.keys(),
         "twice", step.twice(),
         "atStandstill", step.atStandstill(),
+        "procedure", step.procedure(),
         "order", step.why(),
         "reason", derived == null ? null : derived.reason(),
         "derivation", derived == null ? null : derived.sum().text());

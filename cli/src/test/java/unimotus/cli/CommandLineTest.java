@@ -227,6 +227,9 @@ class CommandLineTest {
                   file.toString()))
           .isZero();
       assertThat(Files.readString(file)).contains("code").contains("A01");
+      // A delay that is taken only by its guarded entry brings the entry along.
+      assertThat(Files.readString(file).contains("a second time"))
+          .isEqualTo(kind.equals("entry-sheet"));
     }
     assertThat(run("export", "demo", "--kind", "settings", "--out", file.toString())).isEqualTo(2);
     assertThat(err.toString()).contains("--kind settings needs --axis");

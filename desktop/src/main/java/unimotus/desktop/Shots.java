@@ -68,7 +68,8 @@ final class Shots {
               press("#sheet-begin");
             }));
     waiting.add(view("make-safe-begun", "rinse-drum", WorkStep.MAKE_SAFE));
-    waiting.add(pressed("make-safe", "#run-faults"));
+    waiting.add(pressed("make-safe-running", "#run-faults"));
+    waiting.add(new Shot("make-safe", d -> {}));
     waiting.add(pressed("make-safe-figures", "#side-figures"));
     waiting.add(pressed("make-safe-proof", "#side-record"));
     waiting.add(pressed("new-stop", "#another-stop"));

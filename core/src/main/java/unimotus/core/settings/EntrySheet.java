@@ -85,12 +85,21 @@ public record EntrySheet(DriveSheet sheet, Way way, List<EntryStep> steps, int p
               ways,
               twice,
               graph.needsStandstill(entry.code()),
+              procedure(sheet, setting, entry.value()),
               why(graph, entry, order)));
       presses += ways;
       cursor = entry.code();
       at = entered(at, entry, twice);
     }
     return new EntrySheet(sheet, way, steps, presses);
+  }
+
+  private static String procedure(DriveSheet sheet, SettingDefinition setting, SettingValue value) {
+    return sheet.procedures().stream()
+        .filter(p -> p.setting().equals(setting.code()))
+        .findFirst()
+        .map(p -> p.text(SettingText.shown(setting, value)))
+        .orElse("");
   }
 
   private static DriveMemory entered(DriveMemory at, Entry entry, boolean twice) {

@@ -14,6 +14,8 @@ import unimotus.core.sheet.SettingValue;
  * @param presses the same counted
  * @param twice whether it has to be entered a second time
  * @param atStandstill whether the motor has to stand
+ * @param procedure the guarded procedure by which alone it is taken, in words; empty where it is
+ *     entered like any other
  * @param why why here: what it opens, rewrites or waits for; empty where only the way decides
  */
 public record EntryStep(
@@ -25,4 +27,5 @@ public record EntryStep(
     int presses,
     boolean twice,
     boolean atStandstill,
+    String procedure,
     String why) {}

@@ -113,6 +113,9 @@ final class JourneyPane extends VBox {
     if (!step.why().isEmpty()) {
       text.append(" · ").append(step.why());
     }
+    if (!step.procedure().isEmpty()) {
+      text.append(" · guarded entry, see Why");
+    }
     return text.toString();
   }
 

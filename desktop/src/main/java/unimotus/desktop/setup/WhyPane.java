@@ -72,6 +72,7 @@ final class WhyPane extends VBox {
                   "back to " + SettingEditor.text(desk, setting, setting.initial()),
                   () -> desk.apply(Edits.settingToDefault(axis.drive().id(), setting.code()))));
     }
+    procedure(journey, setting);
     reason(axis, journey, setting, designed);
     touches(axis, setting);
     jump(setting);
@@ -81,6 +82,18 @@ final class WhyPane extends VBox {
       findings.show(here);
       getChildren().add(findings);
     }
+  }
+
+  /** An entry that the drive takes only by its procedure. */
+  private void procedure(Journey journey, SettingDefinition setting) {
+    journey.entry().steps().stream()
+        .filter(s -> s.setting().code().equals(setting.code()) && !s.procedure().isEmpty())
+        .findFirst()
+        .ifPresent(
+            s ->
+                getChildren()
+                    .addAll(
+                        Parts.label("Guarded entry", "ink-strong"), Parts.prose(s.procedure())));
   }
 
   private void reason(

@@ -1,7 +1,9 @@
 package unimotus.desktop.stop;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.function.Consumer;
+import java.util.stream.Stream;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -71,7 +73,11 @@ final class FaultMatrix extends VBox {
     GridPane grid = new GridPane();
     grid.setVgap(1);
     int column = 1;
-    for (FaultKind kind : FaultKind.values()) {
+    List<FaultKind> kinds =
+        Stream.of(FaultKind.values())
+            .filter(k -> run.elements().stream().anyMatch(e -> run.single(e, k).isPresent()))
+            .toList();
+    for (FaultKind kind : kinds) {
       Label words = Parts.label(kind.label(), "ink-caption");
       words.setRotate(-90);
       VBox head = new VBox(new Group(words));
@@ -87,7 +93,7 @@ final class FaultMatrix extends VBox {
       Hint.on(name, () -> element);
       grid.add(name, 0, row);
       column = 1;
-      for (FaultKind kind : FaultKind.values()) {
+      for (FaultKind kind : kinds) {
         Optional<FaultResult> result = run.single(element, kind);
         grid.add(result.map(this::cell).orElseGet(Region::new), column++, row);
       }

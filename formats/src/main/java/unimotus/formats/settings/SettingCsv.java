@@ -55,12 +55,15 @@ public final class SettingCsv {
   }
 
   /**
-   * Writes an entry sheet: number, keys, code, name, old and new value, why.
+   * Writes an entry sheet: number, keys, code, name, old and new value, why, and the guarded
+   * procedure where one is needed.
    *
    * @throws IOException where {@code out} does not take it
    */
   public static void write(EntrySheet entry, Appendable out) throws IOException {
-    String[] headings = {"number", "keys", "code", "name", "shows", "enter", "twice", "why"};
+    String[] headings = {
+      "number", "keys", "code", "name", "shows", "enter", "twice", "why", "procedure"
+    };
     try (CSVPrinter csv =
         new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(headings).build())) {
       for (EntryStep step : entry.steps()) {
@@ -72,7 +75,8 @@ public final class SettingCsv {
             SettingText.shown(step.setting(), step.was()),
             SettingText.shown(step.setting(), step.value()),
             step.twice() ? "twice" : "",
-            step.why());
+            step.why(),
+            step.procedure());
       }
     }
   }
