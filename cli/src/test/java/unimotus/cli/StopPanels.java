@@ -149,7 +149,7 @@ final class StopPanels {
   private void contactors(boolean behind) {
     logic = StopLogic.RELAY_CONTACTORS;
     effect = StopEffect.CONTACTORS;
-    select("drive", "sto.jumper", "fitted");
+    select("drive", "sto.jumper", behind ? "removed" : "fitted");
     contactors = List.of("k1", "k2");
     device("q0", "mains-3x400");
     contactors.forEach(k -> device(k, "contactor-24v"));

@@ -156,10 +156,7 @@ public final class StopLinks {
   private List<TerminalRef> stopping() {
     return switch (request.effect()) {
       case STO, SS1_T -> safeTorqueOff();
-      case CONTACTORS -> {
-        bridgeSafeTorqueOff();
-        yield contactors();
-      }
+      case CONTACTORS -> contactors();
       case ENABLE -> {
         bridgeSafeTorqueOff();
         yield List.of(draft.input("enable"));
@@ -225,7 +222,30 @@ public final class StopLinks {
       powered.add(contactor);
     }
     new PowerLinks(draft).throughContactors(powered, request.behindDrive());
+    if (request.behindDrive()) {
+      permitWhileJoined(powered);
+    } else {
+      bridgeSafeTorqueOff();
+    }
     return coils;
+  }
+
+  /**
+   * A drive that runs on while its motor is cut off would start it when the contactors close again:
+   * their auxiliary contacts take its permission along.
+   */
+  private void permitWhileJoined(List<PlacedDevice> contactors) {
+    PlacedDevice drive = draft.drive();
+    List<TerminalRef> channels = all(drive, TerminalRole.SAFE_TORQUE_OFF);
+    if (channels.isEmpty() || !channels.stream().allMatch(draft::isFree)) {
+      return;
+    }
+    draft.select(drive, SelectorRole.STO_JUMPER, "removed");
+    for (int i = 0; i < channels.size(); i++) {
+      PlacedDevice contactor = contactors.get(Math.min(i, contactors.size() - 1));
+      draft.wire(draft.need(drive, TerminalRole.SUPPLY_24V), contactor.ref("13"), SIGNAL);
+      draft.wire(contactor.ref("14"), channels.get(i), SIGNAL);
+    }
   }
 
   /** Contacts straight into what stops, fed by the drive's test pulses where it has them. */

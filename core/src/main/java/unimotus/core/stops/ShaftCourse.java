@@ -112,6 +112,19 @@ final class ShaftCourse {
         RampFormulas.coastTurns(load, rpm, end));
   }
 
+  /** Whether it stands, or would by friction alone, before a moment. */
+  boolean standsAfterCoastBy(double until) {
+    double rpm = rpm();
+    return !stands()
+        && load.constantNewtonMetres() > 0
+        && seconds + RampFormulas.coastSeconds(load, rpm, 0) <= until;
+  }
+
+  /** Whether it stands at a moment. */
+  boolean standsBy(double until) {
+    return stands() && seconds <= until;
+  }
+
   /** The drive holds the shaft until the torque goes. */
   void holdUntil(double until) {
     if (stands() && until > seconds) {

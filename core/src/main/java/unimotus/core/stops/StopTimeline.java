@@ -108,12 +108,18 @@ public record StopTimeline(
     } else {
       course.steady(ramp.delaySeconds());
     }
-    double left = course.rpm();
+    double cut = course.rpm();
     double off = noticed + ramp.delaySeconds();
+    boolean hangs = safe && circuit.stop().verticalLoad() && !circuit.stop().holdingBrake();
+    if (!hangs && course.standsAfterCoastBy(off)) {
+      // A drive that lets go at the end of its ramp has left the shaft to its friction.
+      course.coast();
+    }
+    double left = course.standsBy(off) ? 0 : cut;
     if (safe) {
       course.holdUntil(off);
     }
-    if (safe && circuit.stop().verticalLoad() && !circuit.stop().holdingBrake()) {
+    if (hangs) {
       course.sink();
     } else {
       course.coast();
