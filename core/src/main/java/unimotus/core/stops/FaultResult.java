@@ -20,6 +20,11 @@ public record FaultResult(
     faults = List.copyOf(faults);
   }
 
+  /** The same on top of a first fault that changes nothing. */
+  FaultResult after(ElementFault first) {
+    return new FaultResult(List.of(first, last()), detection, stopLost, excluded);
+  }
+
   /** The fault that was put in last. */
   public ElementFault last() {
     return faults.get(faults.size() - 1);

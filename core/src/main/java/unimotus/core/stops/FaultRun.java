@@ -5,6 +5,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import java.util.stream.IntStream;
@@ -74,19 +76,36 @@ public record FaultRun(
     List<ElementFault> hidden =
         counted.stream().filter(FaultResult::isHidden).map(FaultResult::last).toList();
     List<FaultResult> doubles = new ArrayList<>();
+    Islands islands = new Islands(circuit);
+    Map<ElementFault, FaultResult> alone =
+        hidden.stream().anyMatch(islands::ties)
+            ? work.asSeconds(
+                counted.stream().map(FaultResult::last).filter(islands::staysWithin).toList())
+            : Map.of();
     double share = (1 - SINGLES_SHARE) / Math.max(1, hidden.size());
     for (int i = 0; i < hidden.size() && !cancelled.getAsBoolean(); i++) {
       ElementFault first = hidden.get(i);
       // Two that both hide come to the same in either order.
       List<ElementFault> before = hidden.subList(0, i);
-      List<List<ElementFault>> pairs =
+      List<ElementFault> seconds =
           counted.stream()
               .map(FaultResult::last)
               .filter(f -> !f.key().equals(first.key()) && !before.contains(f))
-              .map(f -> List.of(first, f))
               .toList();
+      Map<ElementFault, FaultResult> known = islands.ties(first) ? alone : Map.of();
+      seconds.stream()
+          .filter(known::containsKey)
+          .forEach(f -> doubles.add(known.get(f).after(first)));
       double done = SINGLES_SHARE + share * i;
-      doubles.addAll(work.run(pairs, List.of(first), done, done + share));
+      doubles.addAll(
+          work.run(
+              seconds.stream()
+                  .filter(f -> !known.containsKey(f))
+                  .map(f -> List.of(first, f))
+                  .toList(),
+              List.of(first),
+              done,
+              done + share));
     }
     return new FaultRun(circuit, verdict.start(), singles, doubles, !cancelled.getAsBoolean());
   }
@@ -131,10 +150,29 @@ public record FaultRun(
       return List.copyOf(results.values());
     }
 
+    /** What each of these does as a second fault on top of one that changes nothing. */
+    Map<ElementFault, FaultResult> asSeconds(List<ElementFault> faults) {
+      StopMachine sound = machine(List.of(), null);
+      StopState running = sound.from(start);
+      LineSolution near = sound.solution(running);
+      Map<ElementFault, FaultResult> found = new ConcurrentHashMap<>();
+      faults.parallelStream()
+          .filter(f -> !cancelled.getAsBoolean())
+          .forEach(f -> found.put(f, result(List.of(f), running, near, this::second)));
+      return found;
+    }
+
     private FaultResult result(List<ElementFault> faults, StopState running, LineSolution near) {
+      return result(faults, running, near, faults.size() == 1 ? this::single : this::second);
+    }
+
+    private FaultResult result(
+        List<ElementFault> faults,
+        StopState running,
+        LineSolution near,
+        BiFunction<StopMachine, StopState, Found> play) {
       StopMachine broken = machine(faults, near);
-      StopState settled = broken.settle(running);
-      Found found = faults.size() == 1 ? single(broken, settled) : second(broken, settled);
+      Found found = play.apply(broken, broken.settle(running));
       ElementFault last = faults.get(faults.size() - 1);
       return new FaultResult(
           faults,

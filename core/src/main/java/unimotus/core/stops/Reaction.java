@@ -1,7 +1,6 @@
 package unimotus.core.stops;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -9,6 +8,8 @@ import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.PlacedDevice;
 import unimotus.core.wiring.PowerNet;
@@ -25,7 +26,9 @@ public record Reaction(String element, String does, double seconds, String sourc
   /** A contact that is forced open (common practice). */
   private static final double CONTACT_SECONDS = 0.01;
 
+  /** A relay, with or without logic. */
   private static final double RELAY_SECONDS = 0.02;
+
   private static final double CONTACTOR_SECONDS = 0.03;
 
   /** What is left in a loaded d.c. link, at most. */
@@ -40,21 +43,8 @@ public record Reaction(String element, String does, double seconds, String sourc
 
   /** The elements of a circuit in the order a demand passes them. */
   static List<Reaction> chain(StopCircuit circuit) {
-    List<Reaction> chain = new ArrayList<>();
     StopFunction stop = circuit.stop();
-    boolean curtain = stop.trigger() == StopTrigger.LIGHT_CURTAIN;
-    chain.add(
-        of(
-            circuit.device(stop.triggers().get(0)),
-            curtain ? "sees the interruption" : "opens its contacts",
-            CONTACT_SECONDS));
-    PlacedDevice relay = circuit.relay();
-    if (relay != null) {
-      chain.add(of(relay, "opens its safety contacts", RELAY_SECONDS));
-    }
-    if (!stop.contactors().isEmpty()) {
-      chain.add(slowest(circuit));
-    }
+    List<Reaction> chain = new ArrayList<>(DropOut.slowest(circuit));
     if (stop.effect() == StopEffect.CONTACTORS && isBeforeDrive(circuit)) {
       chain.add(linkLasts(circuit.drive()));
     }
@@ -67,11 +57,19 @@ public record Reaction(String element, String does, double seconds, String sourc
     return List.copyOf(chain);
   }
 
-  private static Reaction slowest(StopCircuit circuit) {
-    return circuit.stop().contactors().stream()
-        .map(c -> of(circuit.device(c), "drops out", CONTACTOR_SECONDS))
-        .max(Comparator.comparingDouble(Reaction::seconds))
-        .orElseThrow();
+  /** The part that demands the stop. */
+  static Reaction ofTrigger(StopCircuit circuit, PlacedDevice trigger) {
+    boolean curtain = circuit.stop().trigger() == StopTrigger.LIGHT_CURTAIN;
+    return of(trigger, curtain ? "sees the interruption" : "opens its contacts", CONTACT_SECONDS);
+  }
+
+  /** A relay or contactor that loses what holds it. */
+  static Reaction ofPart(PlacedDevice part) {
+    if (part.sheet() instanceof PartSheet p && p.hasLogic()) {
+      return of(part, "opens its safety contacts", RELAY_SECONDS);
+    }
+    boolean contactor = part.sheet().first(TerminalRole.MAIN_CONTACT).isPresent();
+    return of(part, "drops out", contactor ? CONTACTOR_SECONDS : RELAY_SECONDS);
   }
 
   /** Whether the contactors take the mains or the d.c. link from the drive. */

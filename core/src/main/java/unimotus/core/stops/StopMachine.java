@@ -21,7 +21,8 @@ import unimotus.core.wiring.WiringFault;
  * common practice of two-channel relays.
  */
 public final class StopMachine {
-  private static final int MOST_REACTIONS = 16;
+  /** From so many reactions on it is watched whether a state comes back: then it will for ever. */
+  private static final int WATCHED_REACTIONS = 16;
 
   private final Observer observer;
   private final StopCircuit circuit;
@@ -92,7 +93,8 @@ public final class StopMachine {
   /** Lets everything react to what it sees now. */
   StopState settle(StopState state) {
     StopState at = state;
-    for (int i = 0; i < MOST_REACTIONS; i++) {
+    Set<StopState> seen = new HashSet<>();
+    for (int i = 0; i < WATCHED_REACTIONS || seen.add(at); i++) {
       StopState next = react(at);
       if (next.equals(at)) {
         return at;

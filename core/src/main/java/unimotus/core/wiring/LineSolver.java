@@ -20,8 +20,6 @@ import unimotus.core.sheet.TerminalRole;
  * pull in, and it is solved again until no relay moves.
  */
 public final class LineSolver {
-  private static final int RELAY_STEPS = 12;
-
   private final Installation installation;
 
   /** A solver for an installation. */
@@ -61,7 +59,10 @@ public final class LineSolver {
     Question question = new Question(state, faults, asked);
     Set<String> energised = heldEnergised(question);
     LineSolution solution = answer(question, energised, near, true);
-    for (int step = 0; step < RELAY_STEPS; step++) {
+    // What follows from a set of relays is always the same: one that comes back comes back for
+    // ever.
+    Set<Set<String>> seen = new HashSet<>();
+    while (seen.add(energised)) {
       Set<String> next = driven(solution, question);
       if (next.equals(energised)) {
         return solution;
@@ -145,7 +146,8 @@ public final class LineSolver {
         .map(PartSheet.ENERGISED::equals);
   }
 
-  private static boolean isDriven(LineSolution solution, PlacedDevice device, PartSheet part) {
+  /** Whether a part sees what drives it in a solution, whatever position it is held in there. */
+  public static boolean isDriven(LineSolution solution, PlacedDevice device, PartSheet part) {
     if (part.hasLogic()) {
       return part.terminals().stream()
           .filter(

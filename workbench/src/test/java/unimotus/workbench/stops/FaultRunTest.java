@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
+import java.util.TreeMap;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.function.Predicate;
 import org.junit.jupiter.api.Test;
@@ -12,6 +15,8 @@ import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.stops.Detection;
 import unimotus.core.stops.FaultKind;
@@ -196,5 +201,38 @@ class FaultRunTest {
     assertThat(circuit.device(relay).selector(SelectorRole.RESET_MODE, "")).isEqualTo("automatic");
     assertThat(circuit.device(relay).selector(SelectorRole.CROSS_FAULT_DETECTION, ""))
         .isEqualTo("on");
+  }
+
+  /**
+   * Kirchhoff's current law: one conductor between two circuits without a common 0 V carries
+   * nothing, so with it in place every fault does what it does without. The run rests second faults
+   * on it.
+   */
+  @Test
+  void aLoneWireBetweenTwoCircuitsChangesNoFault() {
+    Project sound = Stops.project(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY));
+    String relay = Objects.requireNonNull(sound.stops().get(0).relay());
+    Project tied =
+        sound.with(new Wire("tie", new TerminalRef("drive", "P24"), new TerminalRef(relay, "S12")));
+    Map<String, String> before = within(Stops.run(Stops.circuit(sound)));
+    Map<String, String> after = within(Stops.run(Stops.circuit(tied)));
+    assertThat(before).hasSizeGreaterThan(15);
+    after.keySet().retainAll(before.keySet());
+    assertThat(after).hasSizeGreaterThan(15);
+    after.forEach((fault, came) -> assertThat(came).as(fault).isEqualTo(before.get(fault)));
+  }
+
+  /** What came of the faults that join nothing, by their words. */
+  private static Map<String, String> within(FaultRun run) {
+    Map<String, String> came = new TreeMap<>();
+    for (FaultResult result : run.singles()) {
+      FaultKind kind = result.last().kind();
+      if (kind == FaultKind.STUCK_CLOSED
+          || kind == FaultKind.STUCK_OPEN
+          || kind == FaultKind.BREAK) {
+        came.put(result.last().text(), result.detection() + " " + result.stopLost());
+      }
+    }
+    return came;
   }
 }
