@@ -9,6 +9,7 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Reading;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
@@ -46,11 +47,16 @@ final class PredictCommand implements Callable<Integer> {
                 complete.assembly().axis().id(),
                 "state",
                 evidence.proof().state().label(),
+                "unasked",
+                evidence.proof().unasked().stream().map(Reading::prediction).toList(),
                 "predictions",
                 evidence.proof().verdicts().stream().map(v -> map(v, complete.path())).toList()));
       } else {
         print(evidence);
       }
+    }
+    if (axis == null) {
+      line.review().axes().stream().filter(r -> r.path() == null).forEach(r -> none(r, documents));
     }
     if (output.isJson()) {
       output.document(documents);
@@ -73,6 +79,20 @@ final class PredictCommand implements Callable<Integer> {
     return all;
   }
 
+  /** An axis of which nothing can be predicted says why. */
+  private void none(AxisReview review, List<Object> documents) {
+    if (output.isJson()) {
+      documents.add(
+          Output.map(
+              "axis", review.axis().id(),
+              "state", "no prediction",
+              "because", review.whyNoPath(),
+              "predictions", List.of()));
+    } else {
+      output.text().printf("%s: no prediction: %s%n", review.axis().name(), review.whyNoPath());
+    }
+  }
+
   private void print(Evidence evidence) {
     output
         .text()
@@ -90,6 +110,11 @@ final class PredictCommand implements Callable<Integer> {
               prediction.instrument(),
               verdict.outcome().label());
     }
+    evidence
+        .proof()
+        .unasked()
+        .forEach(
+            r -> output.text().printf("  a reading of %s answers none of these%n", r.prediction()));
   }
 
   private static Map<String, Object> map(Verdict verdict, SignalPath path) {

@@ -51,7 +51,7 @@ final class ProjectInput {
       if (assembly == null || path == null) {
         throw new IllegalArgumentException(
             "axis '%s' has no signal path yet: %s"
-                .formatted(found.axis().name(), found.findings().get(0).seen()));
+                .formatted(found.axis().name(), found.whyNoPath()));
       }
       return new Complete(assembly, path);
     }
@@ -78,7 +78,7 @@ final class ProjectInput {
     SheetCatalogue sheets = sheets();
     ProjectFile.Loaded loaded =
         file.equals(DEMO)
-            ? new ProjectFile.Loaded(Demo.project(), false)
+            ? new ProjectFile.Loaded(Demo.project(), "", false)
             : ProjectFile.load(Path.of(file));
     if (loaded.readOnly()) {
       spec.commandLine()

@@ -398,7 +398,8 @@ class CommandLineTest {
         .contains("ref50.signal")
         .contains("voltmeter");
     JsonNode all = json("predict", "demo", "--json");
-    assertThat(all).hasSize(4);
+    assertThat(all).hasSize(7);
+    assertThat(all.get(6).get("because").asText()).contains("a drive, a motor");
     assertThat(all.get(0).get("predictions").get(0).get("value").asText())
         .isEqualTo("not permitted");
   }

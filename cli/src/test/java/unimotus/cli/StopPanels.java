@@ -24,6 +24,7 @@ import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.SettingValue;
 import unimotus.formats.sheet.SheetLibrary;
@@ -254,7 +255,7 @@ final class StopPanels {
         new Intent(
             "belt",
             ref("drive:DI1"),
-            "run-forward",
+            Meaning.RUN_FORWARD,
             List.of(new Condition("plc", "DO0"), new Condition("s1", "pulled"))));
     return panel;
   }

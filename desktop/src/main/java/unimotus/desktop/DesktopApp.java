@@ -7,6 +7,7 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
@@ -105,8 +106,16 @@ public final class DesktopApp extends Application {
   }
 
   private static void keepUnsaved(Stage stage, Desk desk, Shell shell, Path stateFolder) {
-    UnsavedKeeper keeper = new UnsavedKeeper(desk.session(), stateFolder);
-    keeper.found().ifPresent(unsaved -> shell.offerUnsaved(unsaved, keeper::forget));
+    AtomicReference<UnsavedKeeper> own = new AtomicReference<>();
+    UnsavedKeeper keeper =
+        new UnsavedKeeper(
+            desk.session(),
+            stateFolder,
+            unsaved ->
+                // Later, so that the window has settled on the file that was opened.
+                Platform.runLater(
+                    () -> shell.offerUnsaved(unsaved, () -> own.get().letGo(unsaved))));
+    own.set(keeper);
     stage.setOnCloseRequest(
         e -> {
           e.consume();

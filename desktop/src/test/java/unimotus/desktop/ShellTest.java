@@ -10,6 +10,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.formats.project.ProjectFile;
+import unimotus.formats.project.UnsavedCopies;
 import unimotus.workbench.Demo;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Preferences;
@@ -147,7 +148,7 @@ class ShellTest extends WindowTest {
     onWindow(
         () ->
             shell.offerUnsaved(
-                new ProjectFile.Unsaved(Demo.project(), Instant.EPOCH),
+                new UnsavedCopies.Unsaved(folder.resolve("copy"), Demo.project(), Instant.EPOCH),
                 () -> desk.say("forgotten")));
     click(this, "#answer-take-up");
     assertThat(desk.session().project().name()).isEqualTo("Kelp line");
@@ -158,7 +159,7 @@ class ShellTest extends WindowTest {
     onWindow(
         () ->
             shell.offerUnsaved(
-                new ProjectFile.Unsaved(Demo.project(), Instant.EPOCH),
+                new UnsavedCopies.Unsaved(folder.resolve("copy"), Demo.project(), Instant.EPOCH),
                 () -> desk.say("forgotten")));
     click(this, "#answer-forget");
     assertThat(message(this)).isEqualTo("forgotten");

@@ -11,6 +11,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.nio.file.attribute.FileTime;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -29,6 +30,7 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
 import unimotus.formats.project.ProjectFile;
+import unimotus.formats.project.UnsavedCopies;
 
 class ProjectFileTest {
   private static final String SAMPLE = text(Samples.project("Sample"));
@@ -115,17 +117,25 @@ class ProjectFileTest {
   }
 
   @Test
-  void unsavedWorkIsKeptBesideTheFileAndForgotten() throws IOException {
+  void unsavedWorkIsKeptBesideTheFileForEachWindow() throws IOException {
     Path file = folder.resolve("sample.unimotus.json");
     ProjectFile.save(file, Samples.project("saved"));
-    ProjectFile.keepUnsaved(file, Samples.project("unsaved"));
-    assertThat(ProjectFile.unsaved(file).orElseThrow().project().name()).isEqualTo("unsaved");
-    ProjectFile.save(file, Samples.project("saved again"));
-    assertThat(ProjectFile.unsaved(file)).isEmpty();
-    Files.writeString(ProjectFile.recovery(file), "{ broken");
-    assertThat(ProjectFile.unsaved(file)).as("unreadable work is passed over").isEmpty();
-    ProjectFile.forgetUnsaved(file);
-    assertThat(Files.exists(ProjectFile.recovery(file))).isFalse();
+    Path one = UnsavedCopies.copy(file, "1-0");
+    Path two = UnsavedCopies.copy(file, "2-0");
+    UnsavedCopies.keep(one, Samples.project("one"));
+    UnsavedCopies.keep(two, Samples.project("two"));
+    Files.setLastModifiedTime(one, FileTime.fromMillis(1_000_000));
+    assertThat(abandoned(file, "")).isEqualTo("two");
+    assertThat(abandoned(file, "2-0")).as("of a window that is still open").isEqualTo("one");
+    UnsavedCopies.forget(two);
+    assertThat(abandoned(file, "")).isEqualTo("one");
+    Files.writeString(one, "{ broken");
+    assertThat(abandoned(file, "")).as("unreadable work is passed over").isEmpty();
+    assertThat(one).as("and left where it is").exists();
+  }
+
+  private static String abandoned(Path file, String open) {
+    return UnsavedCopies.abandoned(file, open::equals).map(u -> u.project().name()).orElse("");
   }
 
   @Test

@@ -47,6 +47,7 @@ import unimotus.core.profile.ManualWords.ControlBit;
 import unimotus.core.profile.ManualWords.ControlMeaning;
 import unimotus.core.profile.ManualWords.StatusBit;
 import unimotus.core.profile.ManualWords.StatusMeaning;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
 
@@ -133,7 +134,7 @@ final class Samples {
             new Intent(
                 "a",
                 new TerminalRef("drive", "DI1"),
-                "run-forward",
+                Meaning.RUN_FORWARD,
                 List.of(new Condition("plc", "DO0"), new Condition("k1", "energised")))),
         List.of(
             new Probe(

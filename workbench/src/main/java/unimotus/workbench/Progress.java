@@ -134,7 +134,7 @@ public record Progress(
 
   private static String next(WorkStep at, AxisReview review, Optional<AxisProof> proof) {
     if (review.assembly() == null) {
-      return review.findings().get(0).seen();
+      return review.whyNoPath();
     }
     if (at == WorkStep.MAKE_SAFE && review.assembly().stops().isEmpty()) {
       return "Design what stops this axis";

@@ -1,6 +1,7 @@
 package unimotus.workbench;
 
 import java.io.IOException;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -31,6 +32,10 @@ public final class Session {
   private Project saved = project;
   private LineReview review;
   private @Nullable Path file;
+
+  /** What stood in the file when it was read or saved last. */
+  private @Nullable String digest;
+
   private boolean readOnly;
 
   /** A session with an empty project. */
@@ -149,6 +154,7 @@ public final class Session {
   public void open(Path path) throws IOException {
     ProjectFile.Loaded loaded = ProjectFile.load(path);
     begin(loaded.project(), path, loaded.readOnly());
+    digest = loaded.digest();
   }
 
   /** Takes up unsaved work of an earlier session on the open file; it counts as one edit. */
@@ -160,7 +166,8 @@ public final class Session {
   /**
    * Saves to the file it came from.
    *
-   * @throws IllegalStateException where there is no file yet or it may not be changed
+   * @throws IllegalStateException where there is no file yet, it may not be changed, or somebody
+   *     else changed it since it was read
    * @throws IOException where it cannot be written; the file before is then intact
    */
   public void save() throws IOException {
@@ -170,7 +177,19 @@ public final class Session {
     if (readOnly) {
       throw new IllegalStateException("the file is of a newer version; save under another name");
     }
+    if (isChangedElsewhere(file)) {
+      throw new IllegalStateException(
+          "%s was changed by another window or program since it was read; save under another name, or open it again"
+              .formatted(file.getFileName()));
+    }
     saveTo(file);
+    tell();
+  }
+
+  private boolean isChangedElsewhere(Path path) throws IOException {
+    return digest != null
+        && Files.exists(path)
+        && !digest.equals(ProjectFile.digest(Files.readAllBytes(path)));
   }
 
   /**
@@ -186,14 +205,14 @@ public final class Session {
   }
 
   private void saveTo(Path path) throws IOException {
-    ProjectFile.save(path, project);
+    digest = ProjectFile.save(path, project);
     saved = project;
-    tell();
   }
 
   private void begin(Project next, @Nullable Path from, boolean onlyReading) {
     undo.clear();
     redo.clear();
+    digest = null;
     file = from;
     readOnly = onlyReading;
     saved = next;

@@ -1,29 +1,46 @@
 package unimotus.workbench;
 
 import java.io.IOException;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
+import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicReference;
+import java.util.function.Consumer;
+import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import unimotus.core.machine.Project;
 import unimotus.formats.project.ProjectFile;
+import unimotus.formats.project.UnsavedCopies;
+import unimotus.formats.project.UnsavedCopies.Unsaved;
 
 /**
  * Keeps unsaved work on disk while a project is open, so that a crash or a flat battery loses
- * nothing. Writes in the background; of several edits in quick succession only the last is written.
+ * nothing. The copy belongs to the file and to this window: saving clears it, saving under another
+ * name moves it, and no other window's copy is ever touched.
+ *
+ * <p>Writes in the background; of several edits in quick succession only the last is written. Used
+ * from the thread of the session.
  */
 public final class UnsavedKeeper implements AutoCloseable {
+  private static final AtomicInteger NEXT = new AtomicInteger();
 
-  private record Work(Path file, Project project) {}
+  /** Windows open in this process. */
+  private static final Set<String> OPEN = ConcurrentHashMap.newKeySet();
+
+  private record Work(Path copy, Project project) {}
 
   private final Session session;
   private final Path unnamed;
-  private final AtomicReference<Work> waiting = new AtomicReference<>();
+  private final Consumer<Unsaved> found;
+  private final String owner =
+      "%d-%d".formatted(ProcessHandle.current().pid(), NEXT.getAndIncrement());
+  private final AtomicReference<@Nullable Work> waiting = new AtomicReference<>();
   private final ExecutorService writer =
       Executors.newSingleThreadExecutor(
           task -> {
@@ -32,36 +49,76 @@ public final class UnsavedKeeper implements AutoCloseable {
             return thread;
           });
 
+  /** The file whose copy is kept now. */
+  private Path at;
+
+  /** The project at the last change. */
+  private Project last;
+
   /**
    * Starts keeping the session's unsaved work.
    *
    * @param stateFolder where work without a file of its own is kept
+   * @param found told of work that an earlier session left on the file that is open, now and
+   *     whenever a file is opened
    */
-  public UnsavedKeeper(Session session, Path stateFolder) {
+  public UnsavedKeeper(Session session, Path stateFolder, Consumer<Unsaved> found) {
     this.session = session;
     this.unnamed = stateFolder.resolve("unnamed" + ProjectFile.SUFFIX);
-    session.onChange(this::keep);
+    this.found = found;
+    this.at = target();
+    this.last = session.project();
+    OPEN.add(owner);
+    session.onChange(this::changed);
+    abandoned().ifPresent(found);
   }
 
-  /** Work of an earlier session on the open file, or on none; empty where there is none. */
-  public Optional<ProjectFile.Unsaved> found() {
-    return ProjectFile.unsaved(target());
+  /** Work that an earlier session left on the open file, or on none; empty where there is none. */
+  public Optional<Unsaved> abandoned() {
+    return UnsavedCopies.abandoned(at, UnsavedKeeper::isOpen);
   }
 
-  /** Forgets what was found or kept. */
+  /** Lets work of an earlier session go for good. */
+  public void letGo(Unsaved unsaved) {
+    writer.execute(() -> forget(unsaved.copy()));
+  }
+
+  /** Ends keeping because all is saved or was let go on purpose. */
   public void forget() {
-    waiting.set(null);
-    writer.execute(() -> forget(target()));
+    drop(at);
+  }
+
+  @SuppressWarnings("ReferenceEquality") // Saving under another name leaves the very same project.
+  private void changed() {
+    Path now = target();
+    boolean opened = !now.equals(at) && session.project() != last;
+    if (!now.equals(at)) {
+      drop(at);
+      at = now;
+    }
+    last = session.project();
+    if (session.isDirty()) {
+      keep();
+    } else {
+      drop(at);
+    }
+    if (opened && session.file().isPresent()) {
+      abandoned().ifPresent(found);
+    }
   }
 
   private void keep() {
-    if (!session.isDirty()) {
-      return;
-    }
-    Work work = new Work(target(), session.project());
+    Work work = new Work(UnsavedCopies.copy(at, owner), session.project());
     if (waiting.getAndSet(work) == null) {
       writer.execute(this::write);
     }
+  }
+
+  /** Removes this window's own copy of a file. */
+  private void drop(Path file) {
+    waiting.set(null);
+    Path copy = UnsavedCopies.copy(file, owner);
+    writer.execute(() -> forget(copy));
   }
 
   private Path target() {
@@ -74,22 +131,33 @@ public final class UnsavedKeeper implements AutoCloseable {
       return;
     }
     try {
-      Files.createDirectories(work.file().toAbsolutePath().getParent());
-      ProjectFile.keepUnsaved(work.file(), work.project());
+      UnsavedCopies.keep(work.copy(), work.project());
     } catch (IOException e) {
-      log().warn("unsaved work could not be kept beside {}: {}", work.file(), e.getMessage());
+      log().warn("unsaved work could not be kept in {}: {}", work.copy(), e.getMessage());
     }
   }
 
-  private static void forget(Path file) {
+  private static void forget(Path copy) {
     try {
-      ProjectFile.forgetUnsaved(file);
+      UnsavedCopies.forget(copy);
     } catch (IOException e) {
-      log().warn("kept work could not be removed beside {}: {}", file, e.getMessage());
+      log().warn("kept work could not be removed from {}: {}", copy, e.getMessage());
     }
   }
 
-  /** Ends keeping after what waits has been written; a clean end forgets it. */
+  /** Whether a copy belongs to a window that is still open, in this process or another. */
+  private static boolean isOpen(String owner) {
+    if (OPEN.contains(owner)) {
+      return true;
+    }
+    int dash = owner.indexOf('-');
+    String process = dash < 0 ? owner : owner.substring(0, dash);
+    return process.matches("\\d{1,18}")
+        && Long.parseLong(process) != ProcessHandle.current().pid()
+        && ProcessHandle.of(Long.parseLong(process)).filter(ProcessHandle::isAlive).isPresent();
+  }
+
+  /** Ends keeping after what waits has been written; what is unsaved stays kept. */
   @Override
   public void close() {
     writer.shutdown();
@@ -100,6 +168,7 @@ public final class UnsavedKeeper implements AutoCloseable {
     } catch (InterruptedException e) {
       Thread.currentThread().interrupt();
     }
+    OPEN.remove(owner);
   }
 
   /** Asked for only when there is something to say: setting up the log costs a quarter second. */

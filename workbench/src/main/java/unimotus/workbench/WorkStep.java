@@ -39,7 +39,9 @@ public enum WorkStep {
           SERVO_PLATE,
           SERVO_ON_DRIVE,
           MOTOR_VOLTAGE,
-          POWER_SIDE ->
+          POWER_SIDE,
+          SWITCH_POSITION,
+          NAME_LEADS_NOWHERE ->
           IDENTIFY;
       case UNKNOWN_TERMINAL,
           REFERENCE_UNWIRED,
@@ -114,6 +116,7 @@ public enum WorkStep {
           ANSWER_SCALE,
           MACHINE_SPEED,
           UNIT_NUMBER,
+          WORD_PROFILE,
           REGISTER_MAP ->
           MAP;
     };

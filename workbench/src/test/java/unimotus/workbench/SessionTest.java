@@ -156,34 +156,19 @@ class SessionTest {
   }
 
   @Test
-  void unsavedWorkSurvivesAndCanBeTakenUp() throws Exception {
+  void aFileThatSomebodyElseChangedIsNotWrittenOver() throws Exception {
     Path file = folder.resolve("line.unimotus.json");
     session.saveAs(file);
-    try (UnsavedKeeper keeper = new UnsavedKeeper(session, folder.resolve("state"))) {
-      session.apply(Edits.renameLine("one"));
-      session.apply(Edits.renameLine("two"));
-    }
-    Session next = new Session(SHEETS);
-    next.open(file);
-    try (UnsavedKeeper keeper = new UnsavedKeeper(next, folder.resolve("state"))) {
-      next.takeUp(keeper.found().orElseThrow().project());
-      assertThat(next.project().name()).isEqualTo("two");
-      assertThat(next.isDirty()).isTrue();
-      next.undo();
-      assertThat(next.project().name()).isEqualTo("Kelp line");
-      keeper.forget();
-    }
-    assertThat(ProjectFile.unsaved(file)).isEmpty();
-  }
-
-  @Test
-  void workThatWasNeverSavedIsKeptToo() throws Exception {
-    try (UnsavedKeeper keeper = new UnsavedKeeper(session, folder.resolve("state"))) {
-      session.apply(Edits.renameLine("never saved"));
-    }
-    Session next = new Session(SHEETS);
-    try (UnsavedKeeper keeper = new UnsavedKeeper(next, folder.resolve("state"))) {
-      assertThat(keeper.found().orElseThrow().project().name()).isEqualTo("never saved");
-    }
+    Session other = new Session(SHEETS);
+    other.open(file);
+    other.apply(Edits.renameLine("theirs"));
+    other.save();
+    session.apply(Edits.renameLine("mine"));
+    assertThatThrownBy(() -> session.save())
+        .hasMessageContaining("line.unimotus.json")
+        .hasMessageContaining("changed by another window");
+    assertThat(ProjectFile.load(file).project().name()).isEqualTo("theirs");
+    session.saveAs(folder.resolve("mine.unimotus.json"));
+    assertThat(session.isDirty()).isFalse();
   }
 }

@@ -59,8 +59,6 @@ public final class DiscreteChecks {
 
   private void checkWireEnds() {
     for (Wire wire : axis.wires()) {
-      checkEnd(wire, wire.from());
-      checkEnd(wire, wire.to());
       checkMixed(wire);
     }
   }
@@ -87,24 +85,6 @@ public final class DiscreteChecks {
 
   private boolean isControl(TerminalRef end) {
     return installation.terminal(end).filter(t -> !t.role().isPower()).isPresent();
-  }
-
-  private void checkEnd(Wire wire, TerminalRef end) {
-    boolean known = isElsewhere(end) || installation.terminal(end).isPresent();
-    if (!known) {
-      add(
-          Severity.ERROR,
-          Rule.UNKNOWN_TERMINAL,
-          "wires/" + wire.id(),
-          "wire %s ends on %s, which the device does not have".formatted(wire.id(), end),
-          "A conductor that ends nowhere carries nothing.",
-          "Move the end to a terminal of the device, or remove the wire.");
-    }
-  }
-
-  /** The other end may sit on a device that is not this axis' business. */
-  private boolean isElsewhere(TerminalRef end) {
-    return installation.device(end.device()).isEmpty();
   }
 
   private void checkPermission() {

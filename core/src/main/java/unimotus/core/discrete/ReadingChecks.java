@@ -134,7 +134,7 @@ final class ReadingChecks {
     return intents.stream()
         .filter(i -> i.input().equals(input))
         .findFirst()
-        .map(i -> i.meaning().replace('-', ' '))
+        .map(i -> i.meaning().label())
         .orElse("nothing");
   }
 }

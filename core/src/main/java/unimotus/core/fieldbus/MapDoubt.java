@@ -17,6 +17,8 @@ public record MapDoubt(Kind kind, String entry, String seen, String remedy) {
     RESOLUTION("the scale leaves few steps"),
     READ_ONLY("written where one can only read"),
     TOO_LONG("more than one request can carry"),
+    ROLE_TWICE("two values have the same role"),
+    UNIT("the unit does not measure this"),
     SHIFTED("all addresses are one off");
 
     private final String label;

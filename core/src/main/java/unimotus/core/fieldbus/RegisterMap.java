@@ -46,6 +46,8 @@ public record RegisterMap(List<RegisterEntry> entries) {
       range(entry, doubts);
       resolution(entry, doubts);
       readOnly(entry, doubts);
+      unit(entry, doubts);
+      sameRole(entry, entries.subList(0, i), doubts);
     }
     groups(doubts);
     return doubts;
@@ -115,6 +117,33 @@ public record RegisterMap(List<RegisterEntry> entries) {
               "a %s cannot be written".formatted(entry.table().label()),
               "Commands stand in coils and holding registers."));
     }
+  }
+
+  private static void unit(RegisterEntry entry, List<MapDoubt> doubts) {
+    if (!entry.role().isCountedIn(entry.unit())) {
+      doubts.add(
+          new MapDoubt(
+              MapDoubt.Kind.UNIT,
+              entry.name(),
+              "the unit '%s' does not measure a %s".formatted(entry.unit(), entry.role().label()),
+              "Enter the unit of one step times the scale: Hz, rpm or % for a speed, s or ms for a time."));
+    }
+  }
+
+  /** Which of two is meant cannot be told. */
+  private static void sameRole(
+      RegisterEntry entry, List<RegisterEntry> before, List<MapDoubt> doubts) {
+    before.stream()
+        .filter(e -> entry.role() != RegisterRole.NONE && e.role() == entry.role())
+        .findFirst()
+        .ifPresent(
+            other ->
+                doubts.add(
+                    new MapDoubt(
+                        MapDoubt.Kind.ROLE_TWICE,
+                        entry.name(),
+                        "%s is the %s as well".formatted(other.name(), entry.role().label()),
+                        "Leave the role to the one the program uses.")));
   }
 
   /** A group is meant to be read in one request. */

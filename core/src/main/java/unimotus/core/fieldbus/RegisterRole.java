@@ -2,6 +2,9 @@ package unimotus.core.fieldbus;
 
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
+import unimotus.core.quantity.Dimension;
+import unimotus.core.quantity.MeasureUnit;
 
 /** What a register is to the program; told by its name where nobody says otherwise. */
 public enum RegisterRole {
@@ -25,6 +28,23 @@ public enum RegisterRole {
   /** The words shown. */
   public String label() {
     return names[0];
+  }
+
+  /** Whether a value of this meaning may be counted in a unit. */
+  public boolean isCountedIn(String unit) {
+    Optional<MeasureUnit> known = MeasureUnit.ofSymbol(unit.strip());
+    return switch (this) {
+      case REFERENCE, OUTPUT_FREQUENCY, SHAFT_SPEED ->
+          is(known, Dimension.FREQUENCY, Dimension.ROTATION, Dimension.RATIO) && !unit.isBlank();
+      case LINK_TIMEOUT -> is(known, Dimension.TIME);
+      case MOTOR_CURRENT -> is(known, Dimension.CURRENT, Dimension.RATIO);
+      case MOTOR_TORQUE -> is(known, Dimension.TORQUE, Dimension.RATIO);
+      default -> true;
+    };
+  }
+
+  private static boolean is(Optional<MeasureUnit> unit, Dimension... these) {
+    return unit.map(MeasureUnit::dimension).filter(Arrays.asList(these)::contains).isPresent();
   }
 
   /** The role a name in a manual stands for; {@link #NONE} where it is no such name. */

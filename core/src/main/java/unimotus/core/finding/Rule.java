@@ -95,7 +95,10 @@ public enum Rule {
   LINK_HELD("FLD-001", "Lost link leaves the motor running", "common practice"),
   UNIT_NUMBER("FLD-002", "Unit number is not the drive's", "Modbus over Serial Line V1.02"),
   REGISTER_MAP("FLD-003", "Register map contradicts itself", "Modbus Application Protocol V1.1b3"),
-  UNIT_TWICE("FLD-004", "Unit number is given twice", "Modbus over Serial Line V1.02");
+  UNIT_TWICE("FLD-004", "Unit number is given twice", "Modbus over Serial Line V1.02"),
+  SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
+  NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
+  WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");
 
   private final String code;
   private final String title;

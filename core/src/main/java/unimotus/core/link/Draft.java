@@ -20,6 +20,7 @@ import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -306,7 +307,7 @@ final class Draft {
 
   /** Notes when an input is meant to read on. */
   void mean(TerminalRef input, String meaning, Condition... when) {
-    Intent intent = new Intent(axisId, input, meaning, List.of(when));
+    Intent intent = new Intent(axisId, input, Meaning.ofWord(meaning), List.of(when));
     if (!project.intents().contains(intent)) {
       List<Intent> next = new ArrayList<>(project.intents());
       next.add(intent);

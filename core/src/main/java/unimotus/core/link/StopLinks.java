@@ -82,10 +82,7 @@ public final class StopLinks {
             .filter(
                 e ->
                     project.intents().stream()
-                        .anyMatch(
-                            i ->
-                                i.input().equals(e)
-                                    && StopFunction.RUN_FUNCTIONS.contains(i.meaning())))
+                        .anyMatch(i -> i.input().equals(e) && i.meaning().isRun()))
             .toList();
     if (inputs.size() != 1) {
       return project;

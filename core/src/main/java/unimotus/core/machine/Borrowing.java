@@ -28,6 +28,10 @@ public record Borrowing(
 
   /** Sorts and freezes the maps; checks that something is said. */
   public Borrowing {
+    Moments.check("borrowing", at);
+    if (restoredAt != null) {
+      Moments.check("borrowing", restoredAt);
+    }
     before = Collections.unmodifiableMap(new TreeMap<>(before));
     during = Collections.unmodifiableMap(new TreeMap<>(during));
     if (why.isBlank() || by.isBlank()) {

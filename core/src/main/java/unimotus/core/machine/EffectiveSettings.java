@@ -3,6 +3,7 @@ package unimotus.core.machine;
 import java.util.Optional;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -12,9 +13,19 @@ import unimotus.core.sheet.SettingValue;
 /** The settings and switches of one drive as they stand, by meaning. */
 public record EffectiveSettings(Drive drive, DriveSheet sheet) {
 
-  /** The value in effect of a definition: the changed one, else the default. */
+  /**
+   * The value in effect of a definition: the changed one, else the default. A choice that is not
+   * among its options cannot be entered, so the default stays; that is told as a finding.
+   */
   public SettingValue value(SettingDefinition definition) {
-    return drive.settings().getOrDefault(definition.code(), definition.initial());
+    SettingValue entered = drive.settings().get(definition.code());
+    return entered == null || !isOfItsKind(definition, entered) ? definition.initial() : entered;
+  }
+
+  private static boolean isOfItsKind(SettingDefinition definition, SettingValue entered) {
+    return definition instanceof NumberSetting
+        ? entered instanceof SettingValue.Number
+        : definition.takes(entered);
   }
 
   /** The number that plays {@code role}; {@code otherwise} where the drive has no such setting. */
@@ -70,12 +81,12 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
       String otherwise) {
     return sheet
         .selector(role, terminal)
-        .map(s -> controller.selectors().getOrDefault(s.id(), s.initial()))
+        .map(s -> s.positionIn(controller.selectors()))
         .orElse(otherwise);
   }
 
   private String position(Selector selector) {
-    return drive.selectors().getOrDefault(selector.id(), selector.initial());
+    return selector.positionIn(drive.selectors());
   }
 
   private Optional<Double> number(SettingDefinition definition) {

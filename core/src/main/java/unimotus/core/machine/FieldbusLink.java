@@ -1,6 +1,8 @@
 package unimotus.core.machine;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.stream.Collectors;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.profile.DriveProfiles;
@@ -37,21 +39,44 @@ public record FieldbusLink(
   }
 
   /**
-   * The profile of the words. One that is not known any more, or not complete yet, is the usual
-   * one.
+   * The profile of the words.
+   *
+   * @throws IllegalArgumentException where it is not known, or its words are not complete yet
    */
   public WordProfile wordProfile() {
     if (profile.equals(ManualWords.NAME)) {
-      try {
-        return words.profile();
-      } catch (IllegalArgumentException incomplete) {
-        return DriveProfiles.CIA_402_VELOCITY;
-      }
+      return words.profile();
     }
     return DriveProfiles.all().stream()
         .filter(p -> p.name().equals(profile))
         .findFirst()
-        .orElse(DriveProfiles.CIA_402_VELOCITY);
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "word profile '%s' is not known; there are %s, %s"
+                        .formatted(
+                            profile,
+                            DriveProfiles.all().stream()
+                                .map(WordProfile::name)
+                                .collect(Collectors.joining(", ")),
+                            ManualWords.NAME)));
+  }
+
+  /** Why the profile cannot be used, in words; empty where it can. */
+  public Optional<String> profileFault() {
+    try {
+      wordProfile();
+      return Optional.empty();
+    } catch (IllegalArgumentException fault) {
+      return Optional.of(String.valueOf(fault.getMessage()));
+    }
+  }
+
+  /**
+   * The profile of the words; empty where it cannot be used, and {@link #profileFault} says why.
+   */
+  public Optional<WordProfile> usableProfile() {
+    return profileFault().isPresent() ? Optional.empty() : Optional.of(wordProfile());
   }
 
   /** This link with another unit number. */

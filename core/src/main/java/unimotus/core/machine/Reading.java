@@ -30,6 +30,7 @@ public record Reading(
 
   /** Checks that exactly one of number and word is given and freezes the basis. */
   public Reading {
+    Moments.check("reading %s of axis %s".formatted(prediction, axis), takenAt);
     if ((amount == null) == (word == null)) {
       throw new IllegalArgumentException(
           "reading %s of axis %s needs either a number or a word".formatted(prediction, axis));

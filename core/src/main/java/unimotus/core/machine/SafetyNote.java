@@ -32,6 +32,10 @@ public record SafetyNote(
 
   /** Checks that something is said. */
   public SafetyNote {
+    Moments.check("note of axis " + axis, at);
+    if (removedAt != null) {
+      Moments.check("note of axis " + axis, removedAt);
+    }
     if (text.isBlank() || by.isBlank()) {
       throw new IllegalArgumentException("a note for the record needs a reason and a name");
     }

@@ -42,6 +42,7 @@ public record Snapshot(
 
   /** Sorts and freezes the values. */
   public Snapshot {
+    Moments.check("settings " + kind.label, at);
     values = Collections.unmodifiableMap(new TreeMap<>(values));
   }
 }

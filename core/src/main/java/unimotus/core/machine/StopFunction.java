@@ -39,10 +39,6 @@ public record StopFunction(
     boolean holdingBrake,
     double linkMicrofarads,
     StopUse use) {
-  /** What an input of a drive is set to where it commands motion. */
-  public static final List<String> RUN_FUNCTIONS =
-      List.of("run-forward", "run-reverse", "start", "start-delayed", "stop");
-
   /** Checks the id, the name and the d.c. link. */
   public StopFunction {
     Ids.check("stop", id);

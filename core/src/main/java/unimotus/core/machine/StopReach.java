@@ -10,7 +10,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
@@ -32,16 +34,19 @@ import unimotus.core.sheet.TerminalRole;
  * @param devices the devices that were reached, in the line's order
  * @param wires the wires between what was reached, in the line's order
  * @param acting what can influence the stop: the terminals reached from where motion is taken away
+ * @param lost ends of these wires that are on no device of the line; what is there is not known
  */
-public record StopReach(List<Fitted> devices, List<Wire> wires, Set<TerminalRef> acting) {
+public record StopReach(
+    List<Fitted> devices, List<Wire> wires, Set<TerminalRef> acting, Set<TerminalRef> lost) {
   /** Nothing at all, as for an axis without a stop. */
-  public static final StopReach NONE = new StopReach(List.of(), List.of(), Set.of());
+  public static final StopReach NONE = new StopReach(List.of(), List.of(), Set.of(), Set.of());
 
   /** Takes copies. */
   public StopReach {
     devices = List.copyOf(devices);
     wires = List.copyOf(wires);
     acting = Set.copyOf(acting);
+    lost = Set.copyOf(lost);
   }
 
   /** Whether a wire can influence the stop. */
@@ -74,7 +79,7 @@ public record StopReach(List<Fitted> devices, List<Wire> wires, Set<TerminalRef>
     }
     acting.run();
     whole.run();
-    return whole.result(acting.between());
+    return whole.result(acting.between(), motor);
   }
 
   /** The terminals at which a stop takes the motion away. */
@@ -106,7 +111,7 @@ public record StopReach(List<Fitted> devices, List<Wire> wires, Set<TerminalRef>
               || terminal.role() == TerminalRole.LINK_PLUS
               || terminal.role() == TerminalRole.LINK_MINUS;
       case ENABLE -> function.equals("enable");
-      case RUN_INPUTS -> StopFunction.RUN_FUNCTIONS.contains(function);
+      case RUN_INPUTS -> Meaning.isRun(function);
     };
   }
 
@@ -116,7 +121,7 @@ public record StopReach(List<Fitted> devices, List<Wire> wires, Set<TerminalRef>
         devices.stream()
             .map(f -> new Fitted(project.device(f.device().id()).orElse(f.device()), f.sheet()))
             .toList();
-    return new StopReach(now, wires, acting);
+    return new StopReach(now, wires, acting, lost);
   }
 
   private static final class Search {
@@ -192,14 +197,26 @@ public record StopReach(List<Fitted> devices, List<Wire> wires, Set<TerminalRef>
       return all;
     }
 
-    StopReach result(Set<TerminalRef> acting) {
+    StopReach result(Set<TerminalRef> acting, String motor) {
       Set<Wire> kept = keptWires();
       Set<String> ids = new HashSet<>();
       reached.forEach(r -> ids.add(r.device()));
       return new StopReach(
           devices.values().stream().filter(f -> ids.contains(f.device().id())).toList(),
           index.all().stream().filter(kept::contains).toList(),
-          acting);
+          acting,
+          lost(kept, motor));
+    }
+
+    private Set<TerminalRef> lost(Set<Wire> kept, String motor) {
+      Set<TerminalRef> lost = new HashSet<>();
+      for (Wire wire : kept) {
+        Stream.of(wire.from(), wire.to())
+            .filter(e -> terminal(e).isEmpty())
+            .filter(e -> !e.device().equals(motor) || !Motor.TERMINALS.contains(e.terminal()))
+            .forEach(lost::add);
+      }
+      return lost;
     }
 
     void reach(TerminalRef terminal) {

@@ -16,6 +16,7 @@ public record Tuning(String by, String at, Map<String, SettingValue> values) {
 
   /** Sorts and freezes the values. */
   public Tuning {
+    Moments.check("auto-tune", at);
     values = Collections.unmodifiableMap(new TreeMap<>(values));
     if (by.isBlank()) {
       throw new IllegalArgumentException("an auto-tune on record needs a name");

@@ -1,8 +1,10 @@
 package unimotus.core.motor;
 
-import java.util.Locale;
+import java.util.Optional;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.quantity.Dimension;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.SettingRole;
 
 /**
@@ -24,27 +26,58 @@ public record SpeedScale(double maximumHertz, int poles) {
         MotorFormulas.poles(axis.motor().plate()));
   }
 
-  /** The frequency of a value; a unit that is none of these is taken for hertz. */
+  /** Whether a unit tells a speed: a frequency, a rotation, or a share of the maximum. */
+  public static boolean measures(String unit) {
+    return find(unit).isPresent();
+  }
+
+  /**
+   * The frequency of a value.
+   *
+   * @throws IllegalArgumentException where the unit tells no speed
+   */
   public double hertz(double value, String unit) {
-    return switch (plain(unit)) {
-      case "%" -> value / 100 * maximumHertz;
-      case "rpm", "1/min", "min-1" ->
-          Math.signum(value) * MotorFormulas.frequencyHertz(Math.abs(value), poles);
-      default -> value;
+    MeasureUnit known = needed(unit);
+    return switch (known.dimension()) {
+      case RATIO -> known.convert(value, MeasureUnit.PERCENT) / 100 * maximumHertz;
+      case ROTATION -> {
+        double rpm = known.convert(value, MeasureUnit.RPM);
+        yield Math.signum(rpm) * MotorFormulas.frequencyHertz(Math.abs(rpm), poles);
+      }
+      default -> known.convert(value, MeasureUnit.HERTZ_UNIT);
     };
   }
 
-  /** The value of a frequency in a unit; one that is none of these is taken for hertz. */
+  /**
+   * The value of a frequency in a unit.
+   *
+   * @throws IllegalArgumentException where the unit tells no speed
+   */
   public double value(double hertz, String unit) {
-    return switch (plain(unit)) {
-      case "%" -> 100 * hertz / maximumHertz;
-      case "rpm", "1/min", "min-1" ->
-          Math.signum(hertz) * MotorFormulas.synchronousRpm(Math.abs(hertz), poles);
-      default -> hertz;
+    MeasureUnit known = needed(unit);
+    return switch (known.dimension()) {
+      case RATIO -> MeasureUnit.PERCENT.convert(100 * hertz / maximumHertz, known);
+      case ROTATION ->
+          MeasureUnit.RPM.convert(
+              Math.signum(hertz) * MotorFormulas.synchronousRpm(Math.abs(hertz), poles), known);
+      default -> MeasureUnit.HERTZ_UNIT.convert(hertz, known);
     };
   }
 
-  private static String plain(String unit) {
-    return unit.strip().toLowerCase(Locale.ROOT);
+  private static MeasureUnit needed(String unit) {
+    return find(unit)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "unit '%s' tells no speed; Hz, rpm and %% do".formatted(unit)));
+  }
+
+  private static Optional<MeasureUnit> find(String unit) {
+    return MeasureUnit.ofSymbol(unit.strip())
+        .filter(
+            u ->
+                u == MeasureUnit.PERCENT
+                    || u.dimension() == Dimension.FREQUENCY
+                    || u.dimension() == Dimension.ROTATION);
   }
 }

@@ -1,6 +1,10 @@
 package unimotus.core.path;
 
+import java.util.EnumSet;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterRole;
@@ -9,9 +13,11 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.Unusable;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
+import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SelectorRole;
@@ -26,14 +32,121 @@ public final class PathFactory {
 
   private PathFactory() {}
 
+  /** What stands between a drive's input and its shaft. */
+  private static final Set<SettingRole> OF_THE_PATH =
+      EnumSet.of(
+          SettingRole.MINIMUM_FREQUENCY,
+          SettingRole.MAXIMUM_FREQUENCY,
+          SettingRole.ACCELERATION_TIME,
+          SettingRole.DECELERATION_TIME,
+          SettingRole.STOP_MODE,
+          SettingRole.SLIP_COMPENSATION);
+
+  /** What belongs to the terminals the path goes over. */
+  private static final Set<SettingRole> OF_ITS_TERMINALS =
+      EnumSet.of(
+          SettingRole.ANALOG_RANGE,
+          SettingRole.FREQUENCY_AT_LOW,
+          SettingRole.FREQUENCY_AT_HIGH,
+          SettingRole.ANALOG_INVERT,
+          SettingRole.DEAD_BAND,
+          SettingRole.LOSS_ACTION,
+          SettingRole.ANSWER_RANGE,
+          SettingRole.ANSWER_FULL_SCALE);
+
+  /** Why an axis has no signal path that anything could be told of; empty where it has one. */
+  public static Optional<String> fault(AxisAssembly axis) {
+    if (axis.motor().servo() != null) {
+      return Optional.of("%s is a servo motor".formatted(axis.motor().name()));
+    }
+    Optional<String> plate = plateFault(axis);
+    if (plate.isPresent()) {
+      return plate;
+    }
+    Reference reference = axis.axis().reference();
+    Answer answer = axis.axis().answer();
+    Optional<String> point =
+        missing(axis.controllerSheet(), axis.controller().name(), reference.output())
+            .or(() -> missing(axis.driveSheet(), axis.drive().name(), reference.input()))
+            .or(() -> missing(axis.driveSheet(), axis.drive().name(), answer.output()))
+            .or(() -> missing(axis.controllerSheet(), axis.controller().name(), answer.input()));
+    return point
+        .or(() -> unusable(axis, reference, answer))
+        .or(
+            () ->
+                overRegister(axis)
+                    .filter(e -> !SpeedScale.measures(e.unit()))
+                    .map(
+                        e ->
+                            "%s is counted in '%s', which tells no speed"
+                                .formatted(e.name(), e.unit())));
+  }
+
+  private static Optional<String> plateFault(AxisAssembly axis) {
+    Plate plate = axis.motor().plate();
+    try {
+      MotorFormulas.poles(plate);
+      MotorFormulas.ratedSlipRpm(plate);
+      return Optional.empty();
+    } catch (IllegalArgumentException impossible) {
+      return Optional.of(String.valueOf(impossible.getMessage()));
+    }
+  }
+
+  private static Optional<String> missing(
+      DeviceSheet sheet, String device, @Nullable String terminal) {
+    return terminal == null || sheet.terminal(terminal).isPresent()
+        ? Optional.empty()
+        : Optional.of("%s has no terminal '%s'".formatted(device, terminal));
+  }
+
+  /** The first value on the way that cannot be used. */
+  private static Optional<String> unusable(AxisAssembly axis, Reference reference, Answer answer) {
+    Stream<Unusable> controller =
+        Unusable.selectors(
+            axis.controller(),
+            axis.controllerSheet(),
+            s -> isOneOf(s.terminal(), reference.output(), answer.input()))
+            .stream();
+    Stream<Unusable> switches =
+        Unusable.selectors(
+            axis.drive(),
+            axis.driveSheet(),
+            s -> isOneOf(s.terminal(), reference.input(), answer.output()))
+            .stream();
+    Stream<Unusable> settings =
+        Unusable.settings(
+            axis.drive(),
+            axis.driveSheet(),
+            s ->
+                OF_THE_PATH.contains(s.role())
+                    || (OF_ITS_TERMINALS.contains(s.role())
+                        && isOneOf(s.terminal(), reference.input(), answer.output())))
+            .stream();
+    return Stream.of(controller, switches, settings)
+        .flatMap(s -> s)
+        .filter(Unusable::isKnown)
+        .map(Unusable::text)
+        .findFirst();
+  }
+
+  private static boolean isOneOf(
+      @Nullable String terminal, @Nullable String one, @Nullable String other) {
+    return terminal != null && (terminal.equals(one) || terminal.equals(other));
+  }
+
   /**
    * The path of an axis. Where a channel is not chosen yet, the usual range stands in for it and
    * the checks say so.
    *
-   * @throws IllegalArgumentException where the motor's plate has no speed below synchronous, which
-   *     the checks report too
+   * @throws IllegalArgumentException where {@link #fault} says something
    */
   public static SignalPath of(AxisAssembly axis) {
+    fault(axis)
+        .ifPresent(
+            f -> {
+              throw new IllegalArgumentException(f);
+            });
     Reference reference = axis.axis().reference();
     Mechanics mechanics = axis.axis().mechanics();
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());

@@ -1,6 +1,7 @@
 package unimotus.core.proof;
 
 import java.util.List;
+import unimotus.core.machine.Reading;
 import unimotus.core.proof.Verdict.Outcome;
 import unimotus.core.stops.JudgedStop;
 
@@ -8,10 +9,11 @@ import unimotus.core.stops.JudgedStop;
  * How far an axis is proved.
  *
  * @param verdicts one a prediction, in the order of proving
+ * @param unasked readings that answer no prediction of the design as it is, in the order taken
  * @param barred stops that cannot be proved before they are mended, each in words; while there is
  *     one, nothing is proven
  */
-public record AxisProof(List<Verdict> verdicts, List<String> barred) {
+public record AxisProof(List<Verdict> verdicts, List<Reading> unasked, List<String> barred) {
 
   /** The state of the whole. */
   public enum State {
@@ -36,18 +38,20 @@ public record AxisProof(List<Verdict> verdicts, List<String> barred) {
   /** Takes copies. */
   public AxisProof {
     verdicts = List.copyOf(verdicts);
+    unasked = List.copyOf(unasked);
     barred = List.copyOf(barred);
   }
 
   /** A proof that nothing bars. */
   public AxisProof(List<Verdict> verdicts) {
-    this(verdicts, List.of());
+    this(verdicts, List.of(), List.of());
   }
 
   /** This proof with the stops among these that were not found to stop. */
   public AxisProof barredBy(List<JudgedStop> stops) {
     return new AxisProof(
         verdicts,
+        unasked,
         stops.stream()
             .filter(s -> !s.verdict().stops())
             .map(s -> "%s: %s".formatted(s.stop().name(), s.verdict().outcome().label()))
@@ -60,6 +64,7 @@ public record AxisProof(List<Verdict> verdicts, List<String> barred) {
         verdicts.stream()
             .filter(v -> v.prediction().key().startsWith(StopPredictions.PREFIX))
             .toList(),
+        List.of(),
         barred);
   }
 

@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Reading;
 import unimotus.core.proof.Verdict.Outcome;
@@ -15,8 +17,8 @@ public final class Prover {
   /**
    * One verdict a prediction, from the latest reading of each.
    *
-   * @param readings readings of this axis in the order taken; those of predictions that no longer
-   *     exist are passed over
+   * @param readings readings of this axis in the order taken; those that answer none of the
+   *     predictions are handed on as unasked
    * @param now the design as it is now
    */
   public static AxisProof judge(
@@ -27,7 +29,13 @@ public final class Prover {
     for (Prediction prediction : predictions) {
       verdicts.add(judge(prediction, latest.get(prediction.key()), now));
     }
-    return new AxisProof(verdicts);
+    Set<String> asked = predictions.stream().map(Prediction::key).collect(Collectors.toSet());
+    return new AxisProof(
+        verdicts,
+        readings.stream()
+            .filter(r -> !asked.contains(r.prediction()) && !ReadyList.asks(r.prediction()))
+            .toList(),
+        List.of());
   }
 
   private static Verdict judge(Prediction prediction, @Nullable Reading reading, DesignDigest now) {

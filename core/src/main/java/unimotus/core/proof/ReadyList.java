@@ -34,6 +34,11 @@ public final class ReadyList {
     this.axis = axis;
   }
 
+  /** Whether a key is one of such a list. */
+  static boolean asks(String key) {
+    return key.startsWith(PREFIX);
+  }
+
   /** Everything to be ticked, in the order it is done. */
   public static List<Prediction> of(AxisAssembly axis) {
     ReadyList list = new ReadyList(axis);

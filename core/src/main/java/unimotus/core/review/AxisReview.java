@@ -30,7 +30,8 @@ import unimotus.core.stops.StopOutcome;
  *
  * @param axis the axis
  * @param assembly the axis with its devices, null where something is missing
- * @param path the signal path, null where something is missing or the plate is impossible
+ * @param path the signal path, null where something is missing or cannot be used
+ * @param pathFault why there is no signal path, in words; null where there is one
  * @param stops its stops with the verdict on each, in their order; possibly empty
  * @param findings what the rules say, worst first
  */
@@ -38,6 +39,7 @@ public record AxisReview(
     Axis axis,
     @Nullable AxisAssembly assembly,
     @Nullable SignalPath path,
+    @Nullable String pathFault,
     List<JudgedStop> stops,
     List<Finding> findings) {
 
@@ -50,7 +52,8 @@ public record AxisReview(
   /** Looks over an axis that has all its devices. */
   static AxisReview of(AxisAssembly assembly) {
     List<Finding> found = new ArrayList<>(MotorChecks.check(assembly));
-    SignalPath path = pathOf(assembly);
+    Optional<String> fault = PathFactory.fault(assembly);
+    SignalPath path = fault.isPresent() ? null : PathFactory.of(assembly);
     if (path != null) {
       found.addAll(PathChecks.check(assembly, path));
     }
@@ -64,7 +67,7 @@ public record AxisReview(
     found.addAll(PowerChecks.check(assembly));
     List<JudgedStop> stops = JudgedStop.all(assembly);
     found.addAll(StopChecks.check(assembly, stops));
-    return new AxisReview(assembly.axis(), assembly, path, stops, found);
+    return new AxisReview(assembly.axis(), assembly, path, fault.orElse(null), stops, found);
   }
 
   /** Says what an unfinished axis still lacks. */
@@ -80,12 +83,17 @@ public record AxisReview(
             unknownSheet
                 ? "Put the device sheet into the folder of sheets, or choose another device."
                 : "Choose it at the station Identify.");
-    return new AxisReview(axis, null, null, List.of(), List.of(finding));
+    return new AxisReview(axis, null, null, finding.seen(), List.of(), List.of(finding));
   }
 
   /** The signal path; empty where something is missing. */
   public Optional<SignalPath> signalPath() {
     return Optional.ofNullable(path);
+  }
+
+  /** Why there is no signal path, in words; empty where there is one. */
+  public String whyNoPath() {
+    return pathFault == null ? "" : pathFault;
   }
 
   /** The worst verdict on its stops; empty where it has none. */
@@ -109,23 +117,12 @@ public record AxisReview(
   AxisReview with(List<Finding> more) {
     List<Finding> all = new ArrayList<>(findings);
     all.addAll(more);
-    return new AxisReview(axis, assembly, path, stops, all);
+    return new AxisReview(axis, assembly, path, pathFault, stops, all);
   }
 
   /** How many findings have this severity. */
   public long count(Severity severity) {
     return findings.stream().filter(f -> f.severity() == severity).count();
-  }
-
-  private static @Nullable SignalPath pathOf(AxisAssembly assembly) {
-    if (assembly.motor().servo() != null) {
-      return null;
-    }
-    try {
-      return PathFactory.of(assembly);
-    } catch (IllegalArgumentException impossiblePlate) {
-      return null;
-    }
   }
 
   private static List<Finding> sorted(List<Finding> findings) {

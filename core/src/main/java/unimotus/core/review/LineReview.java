@@ -1,12 +1,19 @@
 package unimotus.core.review;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeSet;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
+import unimotus.core.integrity.Integrity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Neighbourhoods;
@@ -17,13 +24,18 @@ import unimotus.core.sheet.SheetCatalogue;
 public final class LineReview {
   private final List<AxisReview> axes;
   private final Map<String, AxisReview> own;
-
   private final Neighbourhoods around;
+  private final List<Finding> line;
 
-  private LineReview(List<AxisReview> axes, Map<String, AxisReview> own, Neighbourhoods around) {
+  private LineReview(
+      List<AxisReview> axes,
+      Map<String, AxisReview> own,
+      Neighbourhoods around,
+      List<Finding> line) {
     this.around = around;
     this.axes = List.copyOf(axes);
     this.own = own;
+    this.line = List.copyOf(line);
   }
 
   /** Looks over the whole line. */
@@ -48,13 +60,21 @@ public final class LineReview {
       own.put(axis.id(), review(project, sheets, axis, around, previous));
     }
     Map<String, List<Finding>> shared = LineChecks.check(project);
+    List<Finding> line = new ArrayList<>();
+    for (Integrity.Flaw flaw : Integrity.check(project, sheets, owners(own.values()))) {
+      flaw.axes()
+          .forEach(a -> shared.computeIfAbsent(a, k -> new ArrayList<>()).add(flaw.finding()));
+      if (flaw.axes().isEmpty()) {
+        line.add(flaw.finding());
+      }
+    }
     List<AxisReview> all = new ArrayList<>();
     for (Axis axis : project.axes()) {
       AxisReview review = own.get(axis.id());
       List<Finding> more = shared.getOrDefault(axis.id(), List.of());
       all.add(more.isEmpty() ? review : review.with(more));
     }
-    return new LineReview(all, own, around);
+    return new LineReview(all, own, around, line);
   }
 
   private static AxisReview review(
@@ -101,8 +121,34 @@ public final class LineReview {
     return axes.stream().filter(r -> r.axis().id().equals(id)).findFirst();
   }
 
-  /** All findings, axis by axis. */
+  /** The axes each device belongs to: its controller's, its drive's and those its wires serve. */
+  private static Map<String, Set<String>> owners(Collection<AxisReview> axes) {
+    Map<String, Set<String>> owners = new HashMap<>();
+    for (AxisReview review : axes) {
+      Axis axis = review.axis();
+      Set<String> devices = new HashSet<>();
+      Stream.of(axis.controller(), axis.drive(), axis.motor())
+          .filter(Objects::nonNull)
+          .forEach(devices::add);
+      review.stops().forEach(s -> devices.addAll(s.stop().parts()));
+      AxisAssembly assembly = review.assembly();
+      if (assembly != null) {
+        assembly.parts().forEach(p -> devices.add(p.part().id()));
+      }
+      devices.forEach(d -> owners.computeIfAbsent(d, k -> new TreeSet<>()).add(axis.id()));
+    }
+    return owners;
+  }
+
+  /** What belongs to no axis: names and devices that lead nowhere; possibly empty. */
+  public List<Finding> line() {
+    return line;
+  }
+
+  /** All findings: those of no axis, then axis by axis, one that several axes share once. */
   public List<Finding> findings() {
-    return axes.stream().flatMap(r -> r.findings().stream()).toList();
+    return Stream.concat(line.stream(), axes.stream().flatMap(r -> r.findings().stream()))
+        .distinct()
+        .toList();
   }
 }

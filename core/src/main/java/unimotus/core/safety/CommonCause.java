@@ -1,5 +1,6 @@
 package unimotus.core.safety;
 
+import java.util.Arrays;
 import java.util.List;
 
 /** Measures against common cause failures with their points (ISO 13849-1, annex F, from memory). */
@@ -32,6 +33,11 @@ public enum CommonCause {
   /** Points of the measure. */
   public int points() {
     return points;
+  }
+
+  /** Whether a measure of this name is known. */
+  public static boolean isKnown(String name) {
+    return Arrays.stream(values()).anyMatch(m -> m.name().equals(name));
   }
 
   /** The points of measures by their names; unknown names count nothing. */

@@ -19,6 +19,8 @@ public final class LinkChecks {
       EnumSet.of(
           MapDoubt.Kind.OVERLAP,
           MapDoubt.Kind.RANGE,
+          MapDoubt.Kind.UNIT,
+          MapDoubt.Kind.ROLE_TWICE,
           MapDoubt.Kind.READ_ONLY,
           MapDoubt.Kind.TOO_LONG);
 

@@ -9,7 +9,6 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
-import unimotus.core.sheet.SettingValue;
 
 /** What is off in the settings themselves, whatever they are used for. */
 public final class SettingChecks {
@@ -19,47 +18,9 @@ public final class SettingChecks {
   public static List<Finding> check(AxisAssembly axis) {
     List<Finding> found = new ArrayList<>();
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    checkRanges(axis, found);
     checkCommandSource(axis, settings, found);
     checkReferenceSource(axis, settings, found);
     return found;
-  }
-
-  private static void checkRanges(AxisAssembly axis, List<Finding> found) {
-    axis.drive()
-        .settings()
-        .forEach(
-            (code, value) ->
-                axis.driveSheet()
-                    .setting(code)
-                    .ifPresentOrElse(
-                        s -> checkRange(axis, s, value, found),
-                        () -> found.add(unknown(axis, code))));
-  }
-
-  private static void checkRange(
-      AxisAssembly axis, SettingDefinition setting, SettingValue value, List<Finding> found) {
-    if (!setting.takes(value)) {
-      found.add(
-          new Finding(
-              Severity.ERROR,
-              Rule.SETTING_RANGE,
-              place(axis, setting.code()),
-              "%s %s is %s; the drive takes %s"
-                  .formatted(setting.code(), setting.name(), text(value), setting.rangeText()),
-              "The drive will refuse the value or clip it, and keep another one than is written here.",
-              "Enter a value within the range, or choose a drive that has it."));
-    }
-  }
-
-  private static Finding unknown(AxisAssembly axis, String code) {
-    return new Finding(
-        Severity.ERROR,
-        Rule.SETTING_RANGE,
-        place(axis, code),
-        "setting %s is not one of %s".formatted(code, axis.driveSheet().name()),
-        "The value cannot be entered on this drive.",
-        "Remove it, or choose the drive it belongs to.");
   }
 
   private static void checkCommandSource(
@@ -105,11 +66,5 @@ public final class SettingChecks {
 
   private static String place(AxisAssembly axis, String code) {
     return "axis/%s/drive/%s".formatted(axis.axis().id(), code);
-  }
-
-  private static String text(SettingValue value) {
-    return value instanceof SettingValue.Number n
-        ? unimotus.core.quantity.QuantityFormat.PLAIN.number(n.value())
-        : ((SettingValue.Choice) value).value();
   }
 }

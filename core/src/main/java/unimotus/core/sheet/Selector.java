@@ -1,6 +1,7 @@
 package unimotus.core.sheet;
 
 import java.util.List;
+import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -28,6 +29,18 @@ public record Selector(
       throw new IllegalArgumentException(
           "selector %s: initial '%s' is not one of %s".formatted(id, initial, options));
     }
+  }
+
+  /**
+   * The position it stands in on a device.
+   *
+   * @param set positions that differ from the initial ones, by selector id
+   * @return the one set; the initial one where none is, or one the switch does not have, which is
+   *     told as a finding
+   */
+  public String positionIn(Map<String, String> set) {
+    String position = set.get(id);
+    return position != null && options.contains(position) ? position : initial;
   }
 
   /** This switch under another name. */

@@ -1,5 +1,10 @@
 package unimotus.core.sheet;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import unimotus.core.analog.SignalRange;
+
 /** What a setting means to the axis, whatever its code and name on one drive or another. */
 public enum SettingRole {
   MOTOR_POWER,
@@ -88,5 +93,47 @@ public enum SettingRole {
   /** Seconds without a message until the drive acts. */
   LINK_TIMEOUT,
   /** {@code fault}, {@code hold} or {@code stop} after that time. */
-  LINK_LOSS_ACTION
+  LINK_LOSS_ACTION;
+
+  private static final List<String> ON_OFF = List.of("on", "off");
+
+  /** Words that may stand for a choice of this meaning; empty where any may. */
+  private List<String> known() {
+    return switch (this) {
+      case STOP_MODE -> List.of("ramp", "coast");
+      case COMMAND_SOURCE, MANUAL_OWNER -> List.of("terminals", "keypad", "fieldbus");
+      case CONTROL_WIRING -> List.of("two-wire", "three-wire");
+      case RESTART_AT_POWER_UP, RESTART_AFTER_STO -> List.of("allowed", "blocked");
+      case INPUT_LEVEL -> List.of("active-high", "active-low");
+      case SLIP_COMPENSATION, ANALOG_INVERT -> ON_OFF;
+      case INPUT_FUNCTION, OUTPUT_FUNCTION -> meanings();
+      case ANALOG_RANGE, ANSWER_RANGE ->
+          Arrays.stream(SignalRange.values()).map(SignalRange::label).toList();
+      case LOSS_ACTION -> List.of("none", "fault", "hold");
+      case LINK_LOSS_ACTION -> List.of("fault", "hold", "stop");
+      case PARITY -> List.of("none", "even", "odd");
+      case TORQUE_CURVE -> List.of("constant", "quadratic");
+      case AUTO_TUNE -> List.of("not-done", "done");
+      case ACCESS_LEVEL -> List.of("basic", "extended");
+      case FACTORY_RESET -> List.of("none", "all", "keep-link");
+      default -> List.of();
+    };
+  }
+
+  private static List<String> meanings() {
+    List<String> words = new ArrayList<>(List.of("none"));
+    Arrays.stream(Meaning.values()).map(Meaning::word).forEach(words::add);
+    return words;
+  }
+
+  /** Whether the program understands a choice of this meaning. */
+  public boolean takes(String word) {
+    List<String> known = known();
+    return known.isEmpty() || known.contains(word);
+  }
+
+  /** The words it understands, one after the other; empty where any will do. */
+  public String words() {
+    return String.join(", ", known());
+  }
 }

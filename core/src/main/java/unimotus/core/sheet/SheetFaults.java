@@ -26,10 +26,41 @@ public final class SheetFaults {
                 .formatted(selector.id(), selector.terminal()));
       }
     }
+    sheet.selectors().forEach(s -> checkPositions(s, faults));
     if (sheet instanceof DriveSheet drive) {
+      drive.settings().forEach(s -> checkWords(s, faults));
       checkRules(drive, faults);
     }
     return faults;
+  }
+
+  private static void checkPositions(Selector selector, List<String> faults) {
+    selector.options().stream()
+        .filter(o -> !selector.role().takes(o))
+        .forEach(
+            o ->
+                faults.add(
+                    "switch %s (%s) has the position '%s'; it takes %s"
+                        .formatted(
+                            selector.id(),
+                            selector.role().label(),
+                            o,
+                            selector.role().positions())));
+  }
+
+  private static void checkWords(SettingDefinition setting, List<String> faults) {
+    SettingRole role = setting.role();
+    if (role == null || !(setting instanceof ChoiceSetting choice)) {
+      return;
+    }
+    choice.options().stream()
+        .map(ChoiceSetting.Option::value)
+        .filter(o -> !role.takes(o))
+        .forEach(
+            o ->
+                faults.add(
+                    "setting %s (%s) offers '%s', which is no word for it; there are %s"
+                        .formatted(setting.code(), setting.name(), o, role.words())));
   }
 
   private static void checkRules(DriveSheet drive, List<String> faults) {

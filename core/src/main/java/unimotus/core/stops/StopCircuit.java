@@ -22,6 +22,7 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -121,6 +122,11 @@ public final class StopCircuit {
     List<Wire> all = new ArrayList<>(installation.wires());
     all.addAll(installation.powerWires());
     return all;
+  }
+
+  /** Ends of its wires that are on no device of the line. */
+  Set<TerminalRef> lost() {
+    return reach.lost();
   }
 
   /** Whether a terminal can influence the stop; the others only hang on its parts. */
@@ -249,18 +255,18 @@ public final class StopCircuit {
           stop.contactors().stream()
               .flatMap(c -> all(device(c), TerminalRole.COIL).stream().limit(1))
               .toList();
-      case ENABLE -> inputsFor(List.of("enable"));
-      case RUN_INPUTS -> inputsFor(StopFunction.RUN_FUNCTIONS);
+      case ENABLE -> inputsFor("enable"::equals);
+      case RUN_INPUTS -> inputsFor(Meaning::isRun);
     };
   }
 
-  private List<TerminalRef> inputsFor(List<String> functions) {
+  private List<TerminalRef> inputsFor(Predicate<String> functions) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     return all(
         drive(),
         t ->
             t.role().isBinaryInput()
-                && functions.contains(settings.functionOf(t.id()).orElse("none"))
+                && functions.test(settings.functionOf(t.id()).orElse("none"))
                 && (stop.effect() == StopEffect.ENABLE || isWired(drive().ref(t.id()))));
   }
 
@@ -283,7 +289,7 @@ public final class StopCircuit {
       return List.of();
     }
     return axis.intents().stream()
-        .filter(i -> StopFunction.RUN_FUNCTIONS.contains(i.meaning()))
+        .filter(i -> i.meaning().isRun())
         .limit(1)
         .map(Intent::when)
         .flatMap(List::stream)

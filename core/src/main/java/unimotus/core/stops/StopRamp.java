@@ -5,9 +5,9 @@ import java.util.Optional;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Nets;
 import unimotus.core.machine.StopEffect;
-import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -84,8 +84,7 @@ record StopRamp(double rampSeconds, double delaySeconds, String delayedBy, boole
         new EffectiveSettings(circuit.axis().drive(), circuit.axis().driveSheet());
     for (Terminal input : circuit.axis().driveSheet().terminals()) {
       String function = settings.functionOf(input.id()).orElse("none");
-      boolean commands =
-          function.equals("enable-ramp") || StopFunction.RUN_FUNCTIONS.contains(function);
+      boolean commands = function.equals("enable-ramp") || Meaning.isRun(function);
       TerminalRef ref = circuit.drive().ref(input.id());
       if (commands && circuit.relays().stream().anyMatch(r -> opensAtOnce(r, ref, nets))) {
         return true;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.Set;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Unusable;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.PlacedDevice;
 
@@ -61,7 +62,7 @@ public record StopVerdict(
 
   /** The verdict on a stop. */
   public static StopVerdict of(StopCircuit circuit) {
-    Optional<String> open = unfinished(circuit);
+    Optional<String> open = unfinished(circuit).or(() -> unusable(circuit));
     if (open.isPresent()) {
       return plain(StopOutcome.CANNOT_BE_TOLD, open.get());
     }
@@ -155,6 +156,21 @@ public record StopVerdict(
         : Optional.of(
             "no power wire is drawn to the main contacts of %s: nothing shows what they take away"
                 .formatted(String.join(", ", unwired)));
+  }
+
+  /** A switch that stands nowhere, a setting nobody can enter, a wire that ends nowhere. */
+  private static Optional<String> unusable(StopCircuit circuit) {
+    Optional<String> value =
+        circuit.installation().devices().stream()
+            .flatMap(d -> Unusable.of(d.device(), d.sheet()).stream())
+            .map(Unusable::text)
+            .findFirst();
+    return value.or(
+        () ->
+            circuit.lost().stream()
+                .sorted()
+                .findFirst()
+                .map("a wire of it ends on %s, which is not there"::formatted));
   }
 
   /** Whether figures may be told of the stop. */

@@ -1,5 +1,6 @@
 package unimotus.core.wiring;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -41,6 +42,13 @@ public record CommandState(
   /** States a drive can be in, the rest state first. */
   public static final List<String> DRIVE_STATES =
       List.of(READY, RUNNING, "at-speed", NOT_PERMITTED, FAULT, NO_POWER);
+
+  /** Everything an output of a drive may show of it, which a condition may ask for. */
+  public static List<String> shownStates() {
+    List<String> states = new ArrayList<>(DRIVE_STATES);
+    states.addAll(List.of("healthy", "sto-healthy", "brake-release", "sto-active"));
+    return states;
+  }
 
   /** Takes copies. */
   public CommandState {

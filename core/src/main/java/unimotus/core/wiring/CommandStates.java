@@ -12,6 +12,7 @@ import unimotus.core.machine.Controller;
 import unimotus.core.machine.Intent;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SettingRole;
 
@@ -116,8 +117,8 @@ final class CommandStates {
   /** The base preset is chosen by the run command alone; the others on top of it. */
   private void addPresets() {
     List<Intent> run =
-        intents.stream().filter(i -> i.meaning().equals("run-forward")).limit(1).toList();
-    List<Intent> presets = intents.stream().filter(i -> i.meaning().startsWith("preset-")).toList();
+        intents.stream().filter(i -> i.meaning() == Meaning.RUN_FORWARD).limit(1).toList();
+    List<Intent> presets = intents.stream().filter(i -> i.meaning().isPreset()).toList();
     for (int bits = 1; bits < 1 << Math.min(4, presets.size()); bits++) {
       List<Condition> all = new ArrayList<>();
       run.forEach(i -> all.addAll(i.when()));

@@ -10,6 +10,7 @@ import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Intent;
 import unimotus.core.machine.Nets;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.Terminal;
 
@@ -42,7 +43,7 @@ public final class Meanings {
     for (TerminalRef output : outputs(axis)) {
       if (nets.joined(input, output)) {
         Condition on = new Condition(output.device(), output.terminal());
-        intents.add(new Intent(id, input, function, List.of(on)));
+        intents.add(new Intent(id, input, Meaning.ofWord(function), List.of(on)));
       }
     }
     PlacedDevice drive = new PlacedDevice(axis.drive(), axis.driveSheet());
@@ -51,7 +52,7 @@ public final class Meanings {
             .filter(f -> nets.joined(f, input))
             .isPresent();
     if (fed) {
-      intents.add(new Intent(id, input, function, List.of()));
+      intents.add(new Intent(id, input, Meaning.ofWord(function), List.of()));
     }
   }
 

@@ -1,6 +1,5 @@
 package unimotus.core.wiring;
 
-import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.analog.SignalRange;
@@ -45,8 +44,7 @@ public record PlacedDevice(Device device, DeviceSheet sheet) {
   }
 
   private String position(Selector selector) {
-    Map<String, String> set = device.selectors();
-    return set.getOrDefault(selector.id(), selector.initial());
+    return selector.positionIn(device.selectors());
   }
 
   /** The signal range an analog terminal is set to. */

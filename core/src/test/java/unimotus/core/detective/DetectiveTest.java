@@ -41,7 +41,7 @@ class DetectiveTest {
   }
 
   private static Reading number(String key, double amount) {
-    return new Reading("belt", key, amount, null, "", "", "", Map.of());
+    return new Reading("belt", key, amount, null, "", "2026-01-31T14:05:00Z", "", Map.of());
   }
 
   private static Diagnosis diagnose(Project project, Reading... readings) {
@@ -287,10 +287,19 @@ class DetectiveTest {
   @Test
   void theDirectionAloneNamesThePhaseOrder() {
     Reading reverse =
-        new Reading("belt", Predictor.DIRECTION, null, "reverse", "", "", "", Map.of());
+        new Reading(
+            "belt", Predictor.DIRECTION, null, "reverse", "", "2026-01-31T14:05:00Z", "", Map.of());
     assertThat(leading(diagnose(Fixtures.project(), reverse))).isEqualTo(Cause.SIGN);
     Reading still =
-        new Reading("belt", Predictor.DIRECTION, null, "no motion", "", "", "", Map.of());
+        new Reading(
+            "belt",
+            Predictor.DIRECTION,
+            null,
+            "no motion",
+            "",
+            "2026-01-31T14:05:00Z",
+            "",
+            Map.of());
     assertThat(leading(diagnose(Fixtures.project(), still))).isEqualTo(Cause.NOT_RUNNING);
   }
 

@@ -65,6 +65,6 @@ class RegisterDetectiveTest {
   }
 
   private static Reading number(String key, double amount) {
-    return new Reading("belt", key, amount, null, "", "", "", Map.of());
+    return new Reading("belt", key, amount, null, "", "2026-01-31T14:05:00Z", "", Map.of());
   }
 }

@@ -49,11 +49,16 @@ class ModelTest {
 
   @Test
   void aReadingIsANumberOrAWord() {
-    assertThatThrownBy(() -> new Reading("belt", "k", 1.0, "word", "", "", "", Map.of()))
+    assertThatThrownBy(
+            () -> new Reading("belt", "k", 1.0, "word", "", "2026-01-31T14:05:00Z", "", Map.of()))
         .hasMessageContaining("either");
-    assertThatThrownBy(() -> new Reading("belt", "k", null, null, "", "", "", Map.of()))
+    assertThatThrownBy(
+            () -> new Reading("belt", "k", null, null, "", "2026-01-31T14:05:00Z", "", Map.of()))
         .hasMessageContaining("either");
-    assertThatThrownBy(() -> new Reading("belt", "k", Double.NaN, null, "", "", "", Map.of()))
+    assertThatThrownBy(
+            () ->
+                new Reading(
+                    "belt", "k", Double.NaN, null, "", "2026-01-31T14:05:00Z", "", Map.of()))
         .hasMessageContaining("finite");
   }
 
@@ -84,7 +89,16 @@ class ModelTest {
   void removingAnAxisTakesItsDriveMotorWiresAndReadingsButNotTheSharedController() {
     Project project =
         Fixtures.project()
-            .with(new Reading("belt", "ref50.frequency", 25.0, null, "", "", "", Map.of()));
+            .with(
+                new Reading(
+                    "belt",
+                    "ref50.frequency",
+                    25.0,
+                    null,
+                    "",
+                    "2026-01-31T14:05:00Z",
+                    "",
+                    Map.of()));
     Project left = project.withoutAxis("belt");
     assertThat(left.axes()).isEmpty();
     assertThat(left.drives()).isEmpty();

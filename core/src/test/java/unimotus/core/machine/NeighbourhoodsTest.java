@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
+import unimotus.core.sheet.Meaning;
 
 class NeighbourhoodsTest {
 
@@ -68,7 +69,7 @@ class NeighbourhoodsTest {
                     new Intent(
                         "belt",
                         Fixtures.ref("plc:DI0"),
-                        "motor-cool",
+                        Meaning.MOTOR_COOL,
                         List.of(new Condition("hot", "hand")))));
     assertThat(assembly(project).parts()).extracting(p -> p.part().id()).containsExactly("hot");
   }

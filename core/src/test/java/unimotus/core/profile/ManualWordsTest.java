@@ -146,9 +146,9 @@ class ManualWordsTest {
     ControlBit one = new ControlBit(1, ControlMeaning.RUN, "");
     assertThatThrownBy(() -> new ManualWords(List.of(one, one), List.of()))
         .hasMessageContaining("bit 1 is listed twice");
-    assertThat(FieldbusLink.USUAL.withWords(noStart).wordProfile())
-        .as("until it is complete")
-        .isEqualTo(DriveProfiles.CIA_402_VELOCITY);
+    assertThat(FieldbusLink.USUAL.withWords(noStart).usableProfile()).isEmpty();
+    assertThat(FieldbusLink.USUAL.withWords(noStart).profileFault().orElseThrow())
+        .contains("starts the drive");
     assertThat(FieldbusLink.USUAL.withWords(WORDS).wordProfile().name())
         .isEqualTo(ManualWords.NAME);
   }

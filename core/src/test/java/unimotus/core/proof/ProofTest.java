@@ -204,21 +204,22 @@ class ProofTest {
   private static Reading asPredicted(Project project, Prediction p) {
     Map<String, String> basis = DesignDigest.of(Fixtures.assembly(project)).asBasis();
     return p.expectation() instanceof Expectation.Amount a
-        ? new Reading("belt", p.key(), a.value(), null, "", "", "", basis)
+        ? new Reading("belt", p.key(), a.value(), null, "", "2026-01-01T00:00:00Z", "", basis)
         : new Reading(
             "belt",
             p.key(),
             null,
             ((Expectation.Word) p.expectation()).expected(),
             "",
-            "",
+            "2026-01-01T00:00:00Z",
             "",
             basis);
   }
 
   @Test
   void aWordNeverAgreesWithANumber() {
-    Reading word = new Reading("belt", "x", null, "ready", "", "", "", Map.of());
+    Reading word =
+        new Reading("belt", "x", null, "ready", "", "2026-01-01T00:00:00Z", "", Map.of());
     assertThat(Prover.agrees(new Expectation.Amount(1, 1, MeasureUnit.ONE), word)).isFalse();
     assertThat(Prover.agrees(new Expectation.Word("ready", List.of("ready", "fault")), word))
         .isTrue();

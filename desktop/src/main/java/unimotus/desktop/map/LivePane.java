@@ -47,6 +47,10 @@ final class LivePane extends HBox {
   private final ReadoutSheet readout;
 
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
+
+  /** Why the words of the axis cannot be used; null where they can, or others were chosen here. */
+  private @Nullable String profileFault;
+
   private RegisterMap map = DriveRegisters.map();
 
   private @Nullable LiveWatch watch;
@@ -62,7 +66,7 @@ final class LivePane extends HBox {
     super(14);
     this.desk = desk;
     setPadding(new Insets(12, 16, 12, 16));
-    profiles = new ChoiceField<>("words", DriveProfiles.all(), WordProfile::name, p -> profile = p);
+    profiles = new ChoiceField<>("words", DriveProfiles.all(), WordProfile::name, this::choose);
     profiles.setId("live-profile");
     profiles.show(profile);
     readout =
@@ -99,14 +103,15 @@ final class LivePane extends HBox {
             ? "Reads the %d registers of this drive.".formatted(map.entries().size())
             : "Reads the registers of a stand-in: none are entered for this drive.");
     List<WordProfile> offered = new ArrayList<>(DriveProfiles.all());
-    link.map(FieldbusLink::wordProfile)
+    link.flatMap(FieldbusLink::usableProfile)
         .filter(p -> p.name().equals(ManualWords.NAME))
         .ifPresent(offered::add);
     profiles.getItems().setAll(offered);
     String now = desk.axisId().get() + link.map(FieldbusLink::profile).orElse("");
     if (!now.equals(shownFor)) {
       shownFor = now;
-      profile = link.map(FieldbusLink::wordProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
+      profile = link.flatMap(FieldbusLink::usableProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
+      profileFault = link.flatMap(FieldbusLink::profileFault).orElse(null);
       if (own) {
         where.showUnit(link.get().unit());
       }
@@ -145,8 +150,17 @@ final class LivePane extends HBox {
     return left;
   }
 
+  private void choose(WordProfile next) {
+    profile = next;
+    profileFault = null;
+  }
+
   private void join() {
     leave();
+    if (profileFault != null) {
+      desk.refuse(profileFault + ". Choose the words here, or complete them under Words.");
+      return;
+    }
     try {
       recorder = new FrameRecorder(System::nanoTime);
       LiveLink link = new LiveLink(where.target(), map, profile, desk.clock(), recorder);

@@ -120,7 +120,8 @@ final class WordsPane extends HBox {
       manual.show(link.map(FieldbusLink::words).orElse(ManualWords.NONE));
     }
     String axis = String.valueOf(desk.axisId().get());
-    WordProfile next = link.map(FieldbusLink::wordProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
+    WordProfile next =
+        link.flatMap(FieldbusLink::usableProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
     if (!axis.equals(shownAxis) || !next.equals(profile)) {
       shownAxis = axis;
       profiles.show(link.map(FieldbusLink::profile).orElse(next.name()));
@@ -222,7 +223,11 @@ final class WordsPane extends HBox {
   }
 
   private void draw() {
-    source.setText(profile.source());
+    source.setText(
+        link()
+            .flatMap(FieldbusLink::profileFault)
+            .map(f -> "%s. Shown with %s meanwhile.".formatted(f, profile.name()))
+            .orElse(profile.source()));
     status.show(statusWord, profile.statusBits());
     control.show(controlWord, profile.controlBits());
     Optional<WordState> at = profile.shown(statusWord);

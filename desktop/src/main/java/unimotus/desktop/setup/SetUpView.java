@@ -175,8 +175,7 @@ public final class SetUpView implements View {
   }
 
   private static Node missing(@Nullable AxisReview review) {
-    return Parts.prose(
-        review == null ? "Choose an axis." : review.findings().get(0).seen(), "ink-label");
+    return Parts.prose(review == null ? "Choose an axis." : review.whyNoPath(), "ink-label");
   }
 
   private void aimAt(String code) {

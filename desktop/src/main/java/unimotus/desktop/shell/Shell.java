@@ -2,7 +2,9 @@ package unimotus.desktop.shell;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.time.format.DateTimeFormatter;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -23,6 +25,7 @@ import unimotus.desktop.kit.QuantityField;
 import unimotus.desktop.station.View;
 import unimotus.desktop.view.Views;
 import unimotus.formats.project.ProjectFile;
+import unimotus.formats.project.UnsavedCopies.Unsaved;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
 
@@ -30,6 +33,9 @@ import unimotus.workbench.WorkStep;
  * The window's content: work order above, axes at the side, the view in the middle, messages below.
  */
 public final class Shell extends StackPane {
+  private static final DateTimeFormatter KEPT_AT =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss z", Locale.ROOT);
+
   private final Desk desk;
   private final Views views;
   private final ProjectMenu menu;
@@ -243,12 +249,22 @@ public final class Shell extends StackPane {
         new AskBar.Answer("stay", "Stay", () -> {}));
   }
 
-  /** Asks whether to take up work that an earlier session left unsaved. */
-  public void offerUnsaved(ProjectFile.Unsaved unsaved, Runnable forget) {
+  /** Asks whether to take up work that an earlier session left unsaved on the file that is open. */
+  public void offerUnsaved(Unsaved unsaved, Runnable letGo) {
     ask.ask(
-        "The last session ended with unsaved work, kept at " + unsaved.at() + ".",
-        new AskBar.Answer("take-up", "Take it up", () -> desk.session().takeUp(unsaved.project())),
-        new AskBar.Answer("forget", "Let it go", forget));
+        "An earlier session left unsaved work on %s, kept %s."
+            .formatted(
+                desk.session().file().map(f -> f.getFileName().toString()).orElse("no file yet"),
+                KEPT_AT.format(unsaved.at().atZone(desk.clock().getZone()))),
+        new AskBar.Answer(
+            "take-up",
+            "Take it up",
+            () -> {
+              desk.session().takeUp(unsaved.project());
+              letGo.run();
+            }),
+        new AskBar.Answer("forget", "Let it go", letGo),
+        new AskBar.Answer("later", "Decide later", () -> {}));
   }
 
   private boolean save() {

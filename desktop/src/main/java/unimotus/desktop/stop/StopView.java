@@ -220,8 +220,7 @@ public final class StopView implements View {
   }
 
   private static Node nothing(@Nullable AxisReview review) {
-    return Parts.prose(
-        review == null ? "Choose an axis." : review.findings().get(0).seen(), "ink-label");
+    return Parts.prose(review == null ? "Choose an axis." : review.whyNoPath(), "ink-label");
   }
 
   private void show(Shown shown) {

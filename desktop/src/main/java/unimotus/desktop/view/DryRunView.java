@@ -104,7 +104,7 @@ final class DryRunView implements View {
     SignalPath path = review == null ? null : review.path();
     List.of(frequency, shaft, current).forEach(p -> p.setFormat(desk.units().format()));
     if (axis == null || path == null) {
-      summary.setText(review == null ? "" : review.findings().get(0).seen());
+      summary.setText(review == null ? "" : review.whyNoPath());
       choices.getChildren().clear();
       plots.setVisible(false);
       return;

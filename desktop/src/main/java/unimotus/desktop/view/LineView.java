@@ -13,6 +13,8 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Mechanics;
@@ -58,8 +60,7 @@ final class LineView implements View {
       rows.getChildren().add(welcome());
       return;
     }
-    long mend =
-        axes.stream().filter(a -> a.count(unimotus.core.finding.Severity.ERROR) > 0).count();
+    long mend = axes.stream().filter(a -> a.count(Severity.ERROR) > 0).count();
     String state =
         mend == 0 ? "nothing to mend" : mend == 1 ? "one axis to mend" : mend + " axes to mend";
     rows.getChildren()
@@ -68,7 +69,28 @@ final class LineView implements View {
                 14,
                 Parts.label(desk.session().project().name(), "ink-title"),
                 Parts.label("%d axes, %s".formatted(axes.size(), state), "ink-label")));
+    List<Finding> loose = desk.session().review().line();
+    if (!loose.isEmpty()) {
+      rows.getChildren().add(ofNoAxis(loose));
+    }
     axes.forEach(a -> rows.getChildren().add(row(a)));
+  }
+
+  /** What cannot be used and belongs to no axis. */
+  private static Node ofNoAxis(List<Finding> loose) {
+    VBox sheet = Parts.sheet(4, Parts.label("Belongs to no axis and cannot be used", "ink-strong"));
+    sheet.setId("line-findings");
+    for (Finding finding : loose) {
+      HBox row =
+          new HBox(
+              9,
+              new Mark(States.mark(finding.severity()), finding.severity().label()),
+              Parts.prose(
+                  "%s: %s. %s".formatted(finding.rule().code(), finding.seen(), finding.remedy())));
+      HBox.setHgrow(row.getChildren().get(1), Priority.ALWAYS);
+      sheet.getChildren().add(row);
+    }
+    return sheet;
   }
 
   private Node welcome() {

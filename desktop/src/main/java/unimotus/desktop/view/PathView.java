@@ -85,7 +85,7 @@ final class PathView implements View {
     SignalPath path = review == null ? null : review.path();
     body.setVisible(path != null);
     missing.setManaged(path == null);
-    missing.setText(path != null || review == null ? "" : review.findings().get(0).seen());
+    missing.setText(path != null || review == null ? "" : review.whyNoPath());
     if (path == null || review == null) {
       return;
     }

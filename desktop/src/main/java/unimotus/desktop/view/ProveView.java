@@ -74,7 +74,7 @@ final class ProveView implements View {
     Evidence evidence = desk.evidence().orElse(null);
     title.setText(review == null ? "" : review.axis().name());
     if (evidence == null) {
-      state.setText(review == null ? "" : review.findings().get(0).seen());
+      state.setText(review == null ? "" : review.whyNoPath());
       rows.getChildren().clear();
       shownPredictions = List.of();
       detective.clear();
@@ -99,13 +99,18 @@ final class ProveView implements View {
   }
 
   private String summary(AxisProof proof) {
-    return "%s: %d of %d agree, %d differ, %d stale"
-        .formatted(
-            proof.state().label(),
-            proof.count(Verdict.Outcome.AGREES),
-            proof.verdicts().size(),
-            proof.count(Verdict.Outcome.DIFFERS),
-            proof.count(Verdict.Outcome.STALE));
+    String state =
+        "%s: %d of %d agree, %d differ, %d stale"
+            .formatted(
+                proof.state().label(),
+                proof.count(Verdict.Outcome.AGREES),
+                proof.verdicts().size(),
+                proof.count(Verdict.Outcome.DIFFERS),
+                proof.count(Verdict.Outcome.STALE));
+    return proof.unasked().isEmpty()
+        ? state
+        : "%s; %d readings answer no prediction of this design"
+            .formatted(state, proof.unasked().size());
   }
 
   private void build(Evidence evidence) {

@@ -8,7 +8,6 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Intent;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.InputReading;
@@ -71,9 +70,8 @@ final class TruthPane extends VBox {
           Meanings.of(axis).stream()
               .filter(i -> i.input().equals(input))
               .findFirst()
-              .map(Intent::meaning)
-              .orElse("not meant for anything")
-              .replace('-', ' ');
+              .map(i -> i.meaning().label())
+              .orElse("not meant for anything");
       VBox words =
           Parts.column(
               0,

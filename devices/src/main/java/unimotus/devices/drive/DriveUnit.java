@@ -7,6 +7,7 @@ import java.util.function.LongSupplier;
 import unimotus.core.bench.Action;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.LiveAxis;
+import unimotus.core.fieldbus.MapDoubt;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
@@ -15,6 +16,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.settings.LinkLoss;
 import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Unit;
@@ -64,9 +66,18 @@ public final class DriveUnit implements Unit {
    * @param map its registers; those without a role keep what is written
    * @param name its class, told on identification
    * @param nanos a clock in nanoseconds
+   * @throws IllegalArgumentException where a register with a role is counted in a unit that does
+   *     not measure it
    */
   public DriveUnit(
       BenchSetup setup, WordProfile profile, RegisterMap map, String name, LongSupplier nanos) {
+    map.doubts().stream()
+        .filter(doubt -> doubt.kind() == MapDoubt.Kind.UNIT)
+        .findFirst()
+        .ifPresent(
+            doubt -> {
+              throw new IllegalArgumentException("%s: %s".formatted(doubt.entry(), doubt.seen()));
+            });
     this.standing = new DriveState(profile);
     this.map = map;
     this.held = new HeldRegisters(map);
@@ -206,14 +217,17 @@ public final class DriveUnit implements Unit {
     }
   }
 
+  private static double seconds(double value, String unit) {
+    return MeasureUnit.ofSymbol(unit).orElseThrow().convert(value, MeasureUnit.SECOND_UNIT);
+  }
+
   private void take(RegisterEntry entry, int[] words) {
     double value = entry.value(words);
     held.hold(entry, words);
     switch (entry.role()) {
       case CONTROL_WORD -> control((int) value);
       case REFERENCE -> meant.put(RegisterRole.REFERENCE, speeds.hertz(value, entry.unit()));
-      case LINK_TIMEOUT ->
-          meant.put(RegisterRole.LINK_TIMEOUT, entry.unit().equals("ms") ? value / 1000 : value);
+      case LINK_TIMEOUT -> meant.put(RegisterRole.LINK_TIMEOUT, seconds(value, entry.unit()));
       default -> {}
     }
   }

@@ -12,6 +12,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 
 /** The published schemas (JSON Schema 2020-12) and validation against them. */
 public enum Schema {
@@ -19,6 +20,9 @@ public enum Schema {
   SHEET("sheet");
 
   private final String key;
+
+  @SuppressWarnings("ImmutableEnumChecker") // A memory of what the constant always comes to.
+  private @Nullable JsonSchema schema;
 
   Schema(String key) {
     this.key = key;
@@ -42,6 +46,16 @@ public enum Schema {
     }
   }
 
+  /** Made once: reading the schema takes longer than most documents. */
+  private synchronized JsonSchema compiled() {
+    JsonSchema known = schema;
+    if (known == null) {
+      known = JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(text());
+      schema = known;
+    }
+    return known;
+  }
+
   /**
    * Throws where the document breaks the schema, with the place of the deepest, most telling fault.
    *
@@ -51,9 +65,7 @@ public enum Schema {
    * @throws FileFault naming file, line, place and what was expected
    */
   void require(String file, byte[] bytes, JsonNode tree) throws FileFault {
-    JsonSchema schema =
-        JsonSchemaFactory.getInstance(SpecVersion.VersionFlag.V202012).getSchema(text());
-    Set<ValidationMessage> messages = schema.validate(tree);
+    Set<ValidationMessage> messages = compiled().validate(tree);
     Optional<ValidationMessage> worst =
         messages.stream()
             .filter(m -> !List.of("oneOf", "if", "allOf").contains(m.getType()))

@@ -8,8 +8,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
-import java.time.Instant;
-import java.util.Optional;
+import java.security.MessageDigest;
+import java.security.NoSuchAlgorithmException;
+import java.util.HexFormat;
 import unimotus.core.machine.Project;
 import unimotus.formats.file.AtomicFile;
 import unimotus.formats.json.Documents;
@@ -33,10 +34,11 @@ public final class ProjectFile {
    * A project as read.
    *
    * @param project the project
+   * @param digest SHA-256 of the file, that tells later whether somebody else changed it
    * @param readOnly whether the file is of a newer version than this program knows, so that saving
    *     over it would lose what it does not know
    */
-  public record Loaded(Project project, boolean readOnly) {}
+  public record Loaded(Project project, String digest, boolean readOnly) {}
 
   /**
    * Reads a project file.
@@ -65,11 +67,13 @@ public final class ProjectFile {
       throw new FileFault(name, 1, 1, "\"version\" must be a whole number from 1, not " + version);
     }
     if (version.asInt() > VERSION) {
-      return new Loaded(readNewer(name, bytes, document, version.asInt()), true);
+      return new Loaded(readNewer(name, bytes, document, version.asInt()), digest(bytes), true);
     }
     Migration.bringUpToDate(document, version.asInt());
     return new Loaded(
-        Documents.bindChecked(name, bytes, document, Schema.PROJECT, Project.class), false);
+        Documents.bindChecked(name, bytes, document, Schema.PROJECT, Project.class),
+        digest(bytes),
+        false);
   }
 
   /**
@@ -99,6 +103,15 @@ public final class ProjectFile {
     }
   }
 
+  /** SHA-256 of a file's content, in hexadecimal digits. */
+  public static String digest(byte[] bytes) {
+    try {
+      return HexFormat.of().formatHex(MessageDigest.getInstance("SHA-256").digest(bytes));
+    } catch (NoSuchAlgorithmException e) {
+      throw new IllegalStateException("every Java platform has SHA-256", e);
+    }
+  }
+
   /** The file's content for a project: UTF-8, sorted keys, a line a leaf. */
   public static byte[] write(Project project) {
     ObjectNode document = Json.strict().valueToTree(project);
@@ -115,66 +128,17 @@ public final class ProjectFile {
   /**
    * Saves a project: temporary file, forced to disk, previous version kept, renamed.
    *
+   * @return the digest of what stands in the file now
    * @throws IOException where it cannot be written; the file before is then intact
    */
-  public static void save(Path file, Project project) throws IOException {
-    AtomicFile.write(file, previous(file), write(project));
-    Files.deleteIfExists(recovery(file));
+  public static String save(Path file, Project project) throws IOException {
+    byte[] bytes = write(project);
+    AtomicFile.write(file, previous(file), bytes);
+    return digest(bytes);
   }
 
   /** Where the version before the last save is kept. */
   public static Path previous(Path file) {
     return file.resolveSibling(file.getFileName() + ".previous");
   }
-
-  /** Where unsaved work is kept while a project is open. */
-  public static Path recovery(Path file) {
-    return file.resolveSibling("." + file.getFileName() + ".recovery");
-  }
-
-  /**
-   * Keeps unsaved work beside the file.
-   *
-   * @throws IOException where it cannot be written
-   */
-  public static void keepUnsaved(Path file, Project project) throws IOException {
-    Path recovery = recovery(file);
-    AtomicFile.write(
-        recovery, recovery.resolveSibling(recovery.getFileName() + ".previous"), write(project));
-    Files.deleteIfExists(recovery.resolveSibling(recovery.getFileName() + ".previous"));
-  }
-
-  /**
-   * Unsaved work of an earlier session that is newer than the file; empty where there is none or it
-   * is unreadable.
-   */
-  public static Optional<Unsaved> unsaved(Path file) {
-    Path recovery = recovery(file);
-    try {
-      if (!Files.exists(recovery)) {
-        return Optional.empty();
-      }
-      Project project = load(recovery).project();
-      return Optional.of(new Unsaved(project, Files.getLastModifiedTime(recovery).toInstant()));
-    } catch (IOException unreadable) {
-      return Optional.empty();
-    }
-  }
-
-  /**
-   * Forgets kept unsaved work.
-   *
-   * @throws IOException where it cannot be removed
-   */
-  public static void forgetUnsaved(Path file) throws IOException {
-    Files.deleteIfExists(recovery(file));
-  }
-
-  /**
-   * Unsaved work of an earlier session.
-   *
-   * @param project the work
-   * @param at when it was kept
-   */
-  public record Unsaved(Project project, Instant at) {}
 }

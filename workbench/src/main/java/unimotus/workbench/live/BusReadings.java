@@ -95,7 +95,7 @@ public final class BusReadings {
     Optional<RegisterEntry> entry =
         sample.words().keySet().stream().filter(e -> e.role() == role).findFirst();
     OptionalDouble value = sample.value(role);
-    return entry.isEmpty() || value.isEmpty()
+    return entry.filter(e -> SpeedScale.measures(e.unit())).isEmpty() || value.isEmpty()
         ? OptionalDouble.empty()
         : OptionalDouble.of(Math.abs(speeds.hertz(value.getAsDouble(), entry.get().unit())));
   }

@@ -158,7 +158,7 @@ class InfeedBeltTest {
         amount,
         null,
         "bus",
-        "",
+        "2026-01-31T14:05:00Z",
         "A. Tester",
         DesignDigest.of(on.axis()).asBasis());
   }
