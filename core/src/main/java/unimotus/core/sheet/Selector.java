@@ -48,9 +48,15 @@ public record Selector(
     return new Selector(id, next, role, terminal, options, initial);
   }
 
-  /** This switch deciding something else. */
+  /**
+   * This switch deciding something else. Where its positions are no words for that, it gets the
+   * ones that are.
+   */
   public Selector withRole(SelectorRole next) {
-    return new Selector(id, label, next, terminal, options, initial);
+    boolean fits = next.words().isEmpty() || options.stream().allMatch(next::takes);
+    return fits
+        ? new Selector(id, label, next, terminal, options, initial)
+        : new Selector(id, label, next, terminal, next.words(), next.words().get(0));
   }
 
   /** This switch on another terminal; null for the whole device. */

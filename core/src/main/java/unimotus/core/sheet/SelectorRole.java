@@ -1,5 +1,7 @@
 package unimotus.core.sheet;
 
+import java.util.Arrays;
+import java.util.List;
 import unimotus.core.analog.SignalRange;
 
 /** What a switch, a jumper or a channel choice of a device decides. */
@@ -38,37 +40,35 @@ public enum SelectorRole {
   /** Whether the program understands a position of such a switch. */
   public boolean takes(String position) {
     return switch (this) {
-      case INPUT_LOGIC -> isOneOf(position, "source", "sink");
-      case INPUT_KIND -> isOneOf(position, "voltage", "current");
-      case CHANNEL_RANGE -> SignalRange.ofLabel(position).isPresent();
       case RAW_FULL_SCALE -> position.matches("[1-9]\\d{2,7}");
-      case STO_JUMPER -> isOneOf(position, "fitted", "removed");
-      case SAFETY_INPUT_KIND -> isOneOf(position, "contact", "pulse-tested");
-      case CROSS_FAULT_DETECTION -> isOneOf(position, "on", "off");
-      case RESET_MODE -> isOneOf(position, "automatic", "manual");
       case DISCREPANCY_TIME -> position.equals("off") || position.matches("\\d+(\\.\\d+)? s");
       case MAINS_VOLTAGE, MAINS_FEED -> position.matches("[1-9]\\d{1,2} V");
+      default -> words().contains(position);
+    };
+  }
+
+  /** The positions such a switch can have; empty where they are numbers of its own. */
+  public List<String> words() {
+    return switch (this) {
+      case INPUT_LOGIC -> List.of("source", "sink");
+      case INPUT_KIND -> List.of("voltage", "current");
+      case CHANNEL_RANGE -> Arrays.stream(SignalRange.values()).map(SignalRange::label).toList();
+      case STO_JUMPER -> List.of("fitted", "removed");
+      case SAFETY_INPUT_KIND -> List.of("contact", "pulse-tested");
+      case CROSS_FAULT_DETECTION -> List.of("on", "off");
+      case RESET_MODE -> List.of("automatic", "manual");
+      case RAW_FULL_SCALE, DISCREPANCY_TIME, MAINS_VOLTAGE, MAINS_FEED -> List.of();
     };
   }
 
   /** The positions it may have, in words. */
   public String positions() {
     return switch (this) {
-      case INPUT_LOGIC -> "source, sink";
-      case INPUT_KIND -> "voltage, current";
-      case CHANNEL_RANGE -> "a signal range such as 4-20 mA";
       case RAW_FULL_SCALE -> "counts from 100, in digits alone, such as 27648";
-      case STO_JUMPER -> "fitted, removed";
-      case SAFETY_INPUT_KIND -> "contact, pulse-tested";
-      case CROSS_FAULT_DETECTION -> "on, off";
-      case RESET_MODE -> "automatic, manual";
       case DISCREPANCY_TIME -> "off, or a time such as 0.5 s";
       case MAINS_VOLTAGE, MAINS_FEED -> "a voltage such as 230 V";
+      default -> String.join(", ", words());
     };
-  }
-
-  private static boolean isOneOf(String position, String one, String other) {
-    return position.equals(one) || position.equals(other);
   }
 
   /** What it decides, in a few words. */
