@@ -10,6 +10,7 @@ import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
+import unimotus.core.detective.Cause;
 import unimotus.core.detective.Detective;
 import unimotus.core.detective.Diagnosis;
 import unimotus.core.detective.NextMeasurement;
@@ -115,9 +116,9 @@ final class DiagnoseCommand implements Callable<Integer> {
               suspicion.title(),
               suspicion.explained(),
               suspicion.clues());
-      output.text().println("         sign: " + suspicion.cause().signature());
+      output.text().println("         sign: " + suspicion.signature());
       suspicion.evidence().forEach(e -> output.text().println("         " + e));
-      output.text().println("         do:   " + suspicion.cause().remedy());
+      output.text().println("         do:   " + suspicion.remedy());
     }
     NextMeasurement next = diagnosis.next();
     if (next == null) {
@@ -154,13 +155,18 @@ final class DiagnoseCommand implements Callable<Integer> {
 
   private static Map<String, Object> map(Suspicion suspicion) {
     return Output.map(
-        "cause", suspicion.cause().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        "cause", word(suspicion.cause()),
+        "second", suspicion.second() == null ? null : word(suspicion.second()),
         "title", suspicion.title(),
         "probability", suspicion.probability(),
         "explained", suspicion.explained(),
         "readings", suspicion.clues(),
-        "signature", suspicion.cause().signature(),
+        "signature", suspicion.signature(),
         "evidence", suspicion.evidence(),
-        "remedy", suspicion.cause().remedy());
+        "remedy", suspicion.remedy());
+  }
+
+  private static String word(Cause cause) {
+    return cause.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

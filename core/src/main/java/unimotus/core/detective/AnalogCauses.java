@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Stream;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.path.AnalogLink;
@@ -33,6 +34,10 @@ final class AnalogCauses {
     return switch (cause) {
       case DRIVE_DEAD_ZERO -> driveDeadZero();
       case CONTROLLER_DEAD_ZERO -> controllerDeadZero();
+      case DRIVE_LIVE_ZERO -> driveLiveZero();
+      case CONTROLLER_LIVE_ZERO -> controllerLiveZero();
+      case DEAD_OUTPUT -> List.of(variant("", link.with(dead())));
+      case OPEN_WIRE -> openWire();
       case RAW_FULL_SCALE -> rawFullScale();
       case DRIVE_SPAN -> driveSpan();
       case INPUT_INVERTED -> List.of(variant("", link.with(link.input().turnedRound())));
@@ -75,6 +80,44 @@ final class AnalogCauses {
         variant(
             "sends " + dead.label(),
             link.with(new OutputModule(m.point(), dead, m.fullScaleCounts(), m.converterBits()))));
+  }
+
+  private List<Variant> driveLiveZero() {
+    Optional<SignalRange> live = liveZero(link.input().range());
+    return live.map(this::reads).stream().toList();
+  }
+
+  private List<Variant> controllerLiveZero() {
+    OutputModule m = link.module();
+    return liveZero(m.range()).stream()
+        .map(
+            live ->
+                variant(
+                    "sends " + live.label(),
+                    link.with(
+                        new OutputModule(m.point(), live, m.fullScaleCounts(), m.converterBits()))))
+        .toList();
+  }
+
+  private static Optional<SignalRange> liveZero(SignalRange range) {
+    return switch (range) {
+      case V_0_10 -> Optional.of(SignalRange.V_2_10);
+      case MA_0_20 -> Optional.of(SignalRange.MA_4_20);
+      default -> Optional.empty();
+    };
+  }
+
+  /** A channel whose full scale is never reached: nothing comes out whatever is written. */
+  private OutputModule dead() {
+    OutputModule m = link.module();
+    return new OutputModule(m.point(), deadZero(m.range()), Integer.MAX_VALUE, m.converterBits());
+  }
+
+  /** A current loop that is open carries nothing anywhere: that looks like a dead output. */
+  private List<Variant> openWire() {
+    return link.module().range().isCurrent()
+        ? List.of()
+        : List.of(variant("", link.with(link.input().behind(0, 0))));
   }
 
   private static SignalRange deadZero(SignalRange range) {

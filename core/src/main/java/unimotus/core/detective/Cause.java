@@ -17,6 +17,26 @@ public enum Cause {
       3,
       "Nothing at low references, too slow in between, right at full scale.",
       "Set the controller's channel to the live-zero range."),
+  DRIVE_LIVE_ZERO(
+      "Drive expects a live zero",
+      2,
+      "Nothing at low references, too slow in between, right at full scale; or a lost signal at zero.",
+      "Set the drive's input to the range that is sent."),
+  CONTROLLER_LIVE_ZERO(
+      "Controller sends with live zero",
+      2,
+      "Too fast by 20 % of span at zero, fading to nothing at full scale; the signal begins at 2 V or 4 mA.",
+      "Set the controller's channel to the range the drive reads."),
+  DEAD_OUTPUT(
+      "No signal leaves the controller",
+      2,
+      "No volts or milliamps whatever is commanded: dead output, no supply of the module, or an open current loop.",
+      "Measure at the output with the wire off (volts) or over a meter (milliamps); then its supply and fuse."),
+  OPEN_WIRE(
+      "Wire of the signal is open",
+      2,
+      "Volts right at the controller, drive at its minimum or at its lost-signal action.",
+      "Measure the signal at the drive's terminals against their common; mend the wire or its return."),
   RAW_FULL_SCALE(
       "Program and module count to different full scales",
       3,
@@ -88,10 +108,30 @@ public enum Cause {
       "The same speed whatever is commanded.",
       "Set the reference source to the wired input."),
   NOT_RUNNING(
-      "Drive is not running",
+      "No run command arrives",
       2.5,
-      "Signal right, no output at all: no permission, no run command, source or sink, command source.",
-      "Read the drive's status; check permission, run input and command source."),
+      "Signal right, drive ready and no output: run input, source or sink, wrong terminal function, command source.",
+      "Measure the run input against its common while run is commanded; then its function and the command source."),
+  NOT_PERMITTED(
+      "Permission is missing",
+      2.5,
+      "Drive not permitted: reset not pressed, one channel open, works jumper missing, kind of feed, enable, stop demanded.",
+      "Measure each safe torque off and enable input against its common, stop released and reset."),
+  DRIVE_FAULT(
+      "Drive has a fault",
+      1.5,
+      "Drive shows a fault and does not run.",
+      "Read the fault number in the sheet or the manual, remove its cause, then reset."),
+  RUN_AT_REST(
+      "Run command is on at rest",
+      1,
+      "Drive runs although nothing is commanded: a wire beside the contact, an output shorted to its supply.",
+      "Switch off. Look for a wire beside the contact; the motor may start at power-up."),
+  PERMISSION_BRIDGED(
+      "Permission is bridged",
+      1,
+      "Drive stays ready with the permission open: works jumper or a wire across it.",
+      "Remove the jumper or the wire and prove the stop again before anything else."),
   POLES(
       "Motor has another pole count",
       1.5,
@@ -128,6 +168,19 @@ public enum Cause {
     this.weight = weight;
     this.signature = signature;
     this.remedy = remedy;
+  }
+
+  /** Whether something is wrong, and known. */
+  public boolean isFault() {
+    return this != AS_DESIGNED && this != NOT_EXPLAINED;
+  }
+
+  /** Whether the drive does not turn its motor under it, whatever else is wrong. */
+  boolean isStanding() {
+    return switch (this) {
+      case NOT_RUNNING, NOT_PERMITTED, DRIVE_FAULT -> true;
+      default -> false;
+    };
   }
 
   /** The cause in a few words. */

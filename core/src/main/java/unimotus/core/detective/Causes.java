@@ -2,6 +2,7 @@ package unimotus.core.detective;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
 import java.util.stream.IntStream;
@@ -14,6 +15,7 @@ import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.SlipStage;
 import unimotus.core.path.Station;
+import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
 
 /** The path as it would be under each cause; those of the link stand in classes of their own. */
@@ -45,7 +47,24 @@ final class Causes {
       case MAXIMUM_CLAMP -> maximumClamp();
       case MINIMUM_FLOOR -> minimumFloor();
       case OTHER_SOURCE -> otherSource();
-      case NOT_RUNNING -> List.of(Variant.of("", path.with(link.standingAt(0))));
+      case NOT_RUNNING -> List.of(standing(Map.of(Predictor.RUN_STATUS, "ready")));
+      case NOT_PERMITTED ->
+          List.of(
+              standing(
+                  Map.of(
+                      Predictor.RUN_STATUS,
+                      "not permitted",
+                      Predictor.CLOSED_STATUS,
+                      "not permitted")));
+      case DRIVE_FAULT ->
+          List.of(
+              standing(Map.of(Predictor.RUN_STATUS, "fault", Predictor.CLOSED_STATUS, "fault")));
+      case RUN_AT_REST ->
+          List.of(Variant.told("", path, Map.of(Predictor.CLOSED_STATUS, "running")));
+      case PERMISSION_BRIDGED ->
+          Stream.of("ready", "running")
+              .map(s -> Variant.told("", path, Map.of(Predictor.OPEN_STATUS, s)))
+              .toList();
       case POLES -> poles();
       case SIGN -> List.of(Variant.of("", path.with(turned())));
       case GEAR -> gear();
@@ -56,6 +75,10 @@ final class Causes {
       case NOT_EXPLAINED -> List.of();
       default -> ofTheLink(cause);
     };
+  }
+
+  private Variant standing(Map<String, String> words) {
+    return Variant.told("", path.with(link.standingAt(0)), words);
   }
 
   private List<Variant> ofTheLink(Cause cause) {
@@ -81,7 +104,8 @@ final class Causes {
             .filter(limit -> limit < top)
             .mapToObj(limit -> Variant.of(at(limit), path.with(link.limited(least, limit))));
     Stream<Variant> seen =
-        clues.measured(Station.FREQUENCY).max().stream()
+        clues
+            .mostHertz()
             .filter(limit -> limit > 0.5 && limit < top)
             .mapToObj(limit -> Variant.fitted(at(limit), path.with(link.limited(least, limit))));
     return Stream.concat(usual, seen).toList();
@@ -95,7 +119,8 @@ final class Causes {
             .filter(floor -> floor > now.minimumHertz() + 0.5 && floor < most)
             .mapToObj(floor -> Variant.of(at(floor), path.with(link.limited(floor, most))));
     Stream<Variant> seen =
-        clues.measured(Station.FREQUENCY).min().stream()
+        clues
+            .leastHertz()
             .filter(floor -> floor > now.minimumHertz() + 0.5 && floor < most)
             .mapToObj(floor -> Variant.fitted(at(floor), path.with(link.limited(floor, most))));
     return Stream.concat(usual, seen).toList();
@@ -106,7 +131,7 @@ final class Causes {
   }
 
   private List<Variant> otherSource() {
-    return Clues.median(clues.measured(Station.FREQUENCY)).stream()
+    return Clues.median(clues.hertz()).stream()
         .filter(hertz -> hertz >= 0.5)
         .mapToObj(
             hertz ->

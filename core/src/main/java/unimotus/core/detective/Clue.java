@@ -11,19 +11,25 @@ import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
 
 /**
- * A reading the detective can use: a number at a station of the path, or the direction of the
- * shaft.
+ * A reading the detective can use: a number at a station of the path, the direction of the shaft,
+ * or the state the drive shows.
  *
  * @param prediction what should have been seen
  * @param reading what was seen
  */
 public record Clue(Prediction prediction, Reading reading) {
 
-  /** The clue in a reading; empty where it says nothing about the path. */
+  /** The clue in a reading; empty where it says nothing about the path or the drive's state. */
   static Optional<Clue> of(Prediction prediction, Reading reading) {
     boolean number = prediction.station() != null && reading.amount() != null;
-    boolean direction = prediction.key().equals(Predictor.DIRECTION) && reading.word() != null;
-    return number || direction ? Optional.of(new Clue(prediction, reading)) : Optional.empty();
+    boolean word = isTold(prediction) && reading.word() != null;
+    return number || word ? Optional.of(new Clue(prediction, reading)) : Optional.empty();
+  }
+
+  /** Whether causes say something about the word of a prediction. */
+  static boolean isTold(Prediction prediction) {
+    return prediction.key().equals(Predictor.DIRECTION)
+        || Predictor.PERMISSION_KEYS.contains(prediction.key());
   }
 
   boolean isNumber() {
@@ -45,32 +51,54 @@ public record Clue(Prediction prediction, Reading reading) {
     return prediction.expectation() instanceof Expectation.Amount a ? a.tolerance() : Double.NaN;
   }
 
-  /** Whether a path explains this clue within its tolerance. */
-  boolean explainedBy(SignalPath path) {
+  /** Whether a variant explains this clue within its tolerance. */
+  boolean explainedBy(Variant variant) {
     return isNumber()
-        ? Math.abs(measured() - predictedBy(path)) <= tolerance()
-        : directionUnder(path).equals(reading.word());
+        ? Math.abs(measured() - predictedBy(variant.path())) <= tolerance()
+        : wordUnder(prediction, variant).equals(reading.word());
   }
 
-  /** How far the clue lies from what {@code path} gives, in tolerances. */
-  double strangenessUnder(SignalPath path) {
+  /** How far the clue lies from what a variant gives, in tolerances. */
+  double strangenessUnder(Variant variant) {
     if (!isNumber()) {
-      return explainedBy(path) ? 0 : Double.MAX_VALUE;
+      return explainedBy(variant) ? 0 : Double.MAX_VALUE;
     }
-    return Math.abs(measured() - predictedBy(path)) / tolerance();
+    return Math.abs(measured() - predictedBy(variant.path())) / tolerance();
+  }
+
+  /** What would be observed under a variant. */
+  static String wordUnder(Prediction prediction, Variant variant) {
+    if (prediction.key().equals(Predictor.DIRECTION)) {
+      return directionUnder(variant.path());
+    }
+    return variant
+        .words()
+        .getOrDefault(prediction.key(), ((Expectation.Word) prediction.expectation()).expected());
   }
 
   /** What the shaft would do in a jog forward. */
-  static String directionUnder(SignalPath path) {
+  private static String directionUnder(SignalPath path) {
     double shaft = path.value(Station.SHAFT, path.scale().inverse(25));
     return shaft > 0.5 ? "forward" : shaft < -0.5 ? "reverse" : "no motion";
   }
 
-  /** The clue beside what a path makes of it. */
-  String beside(SignalPath path) {
+  /** What was seen, for people. */
+  String seen() {
+    return "%s, %s: %s"
+        .formatted(
+            prediction.group().toLowerCase(Locale.ROOT),
+            prediction.title(),
+            isNumber()
+                ? QuantityFormat.PLAIN.text(
+                    measured(), ((Expectation.Amount) prediction.expectation()).unit())
+                : reading.word());
+  }
+
+  /** The clue beside what a variant makes of it. */
+  String beside(Variant variant) {
     if (!isNumber()) {
       return "%s: seen %s, this would give %s"
-          .formatted(prediction.title(), reading.word(), directionUnder(path));
+          .formatted(prediction.title(), reading.word(), wordUnder(prediction, variant));
     }
     QuantityFormat format = QuantityFormat.PLAIN;
     Expectation.Amount amount = (Expectation.Amount) prediction.expectation();
@@ -79,6 +107,6 @@ public record Clue(Prediction prediction, Reading reading) {
             prediction.group().toLowerCase(Locale.ROOT),
             prediction.title(),
             format.text(measured(), amount.unit()),
-            format.text(predictedBy(path), amount.unit()));
+            format.text(predictedBy(variant.path()), amount.unit()));
   }
 }

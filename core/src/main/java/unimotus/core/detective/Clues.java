@@ -1,5 +1,6 @@
 package unimotus.core.detective;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
@@ -8,6 +9,9 @@ import unimotus.core.path.Station;
 
 /** What the readings of a path say together. */
 record Clues(SignalPath path, List<Clue> all) {
+  private static final Station[] SHOWING_HERTZ = {
+    Station.FREQUENCY, Station.SHAFT, Station.MACHINE
+  };
 
   /** The readings of one station. */
   List<Clue> at(Station station) {
@@ -17,6 +21,42 @@ record Clues(SignalPath path, List<Clue> all) {
   /** Their sizes. */
   DoubleStream measured(Station station) {
     return at(station).stream().mapToDouble(c -> Math.abs(c.measured()));
+  }
+
+  /** The output frequencies that were read, or that shaft and machine speeds were read at. */
+  DoubleStream hertz() {
+    return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(this::hertz);
+  }
+
+  /** Greatest frequency seen, once for each station it was seen at: display, shaft, machine. */
+  DoubleStream mostHertz() {
+    return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(s -> hertz(s).max().stream());
+  }
+
+  /** Least frequency seen, once for each station it was seen at. */
+  DoubleStream leastHertz() {
+    return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(s -> hertz(s).min().stream());
+  }
+
+  private DoubleStream hertz(Station station) {
+    return at(station).stream().mapToDouble(this::hertz).filter(Double::isFinite).map(Math::abs);
+  }
+
+  private double hertz(Clue clue) {
+    Station station = clue.prediction().station();
+    if (station == null || !clue.isNumber()) {
+      return Double.NaN;
+    }
+    return switch (station) {
+      case FREQUENCY -> clue.measured();
+      case SHAFT -> atShaft(clue.measured());
+      case MACHINE -> atShaft(path.gear().inverse(path.product().inverse(clue.measured())));
+      default -> Double.NaN;
+    };
+  }
+
+  private double atShaft(double rpm) {
+    return path.poles().inverse(path.slip().inverse(rpm));
   }
 
   /** Median of measured over predicted at a station; empty where nothing was measured there. */

@@ -24,19 +24,27 @@ public final class Detective {
   /** A fitted number uses up one reading's worth of freedom. */
   private static final double FITTING_COST = 0.05;
 
+  /** Two faults at once are so much rarer than one (common practice). */
+  private static final double PAIR_COST = 0.02;
+
   /** Causes below this do not weigh on the choice of the next measurement. */
   private static final double NEGLIGIBLE = 0.01;
 
   private static final int MOST_IN_OUTLOOK = 4;
 
+  /** With so many readings one of them may be wrong and the cause still hold. */
+  private static final int READINGS_A_SLIP = 10;
+
   private final SignalPath path;
   private final List<Prediction> predictions;
   private final List<Clue> clues;
+  private final Map<Clue, Double> evenDensity = new HashMap<>();
 
   private Detective(SignalPath path, List<Prediction> predictions, List<Clue> clues) {
     this.path = path;
     this.predictions = predictions;
     this.clues = clues;
+    clues.forEach(c -> evenDensity.put(c, even(c)));
   }
 
   /**
@@ -70,43 +78,140 @@ public final class Detective {
     for (Cause cause : Cause.values()) {
       best(cause, causes.variants(cause)).ifPresent(scored::add);
     }
-    List<Suspicion> ranked = ranked(scored);
+    Scored nothing = unexplained();
+    if (scored.stream().noneMatch(s -> s.outliers() <= allowed(s.cause()))) {
+      pairs(causes).ifPresent(scored::addAll);
+    }
+    List<Scored> weighed = scored.stream().map(s -> held(s, nothing)).toList();
+    List<Suspicion> ranked = ranked(weighed, nothing);
     return new Diagnosis(ranked, next(ranked));
   }
 
-  private record Scored(Cause cause, @Nullable Variant variant, double logWeight) {}
+  /**
+   * A cause with its best variant.
+   *
+   * @param outliers readings that lie outside their tolerance under it
+   */
+  private record Scored(
+      Cause cause,
+      @Nullable Cause second,
+      @Nullable Variant variant,
+      double logWeight,
+      int outliers) {}
 
+  /** A cause counts with all its variants together and is shown as the best of them. */
   private Optional<Scored> best(Cause cause, List<Variant> variants) {
-    if (cause == Cause.NOT_EXPLAINED) {
-      double even = clues.stream().mapToDouble(c -> Math.log(evenDensity(c))).sum();
-      return Optional.of(new Scored(cause, null, Math.log(cause.weight()) + even));
-    }
     double share = Math.log(cause.weight() / Math.max(1, variants.size()));
-    return variants.stream()
-        .map(v -> new Scored(cause, v, share + logLikelihood(v)))
-        .max(Comparator.comparingDouble(Scored::logWeight));
+    List<Scored> all =
+        variants.stream()
+            .map(v -> new Scored(cause, null, v, share + logLikelihood(v), outliers(v)))
+            .toList();
+    return all.stream()
+        .max(Comparator.comparingDouble(Scored::logWeight))
+        .map(
+            b -> {
+              double sum =
+                  all.stream().mapToDouble(s -> Math.exp(s.logWeight() - b.logWeight())).sum();
+              return new Scored(
+                  cause, null, b.variant(), b.logWeight() + Math.log(sum), b.outliers());
+            });
+  }
+
+  private Scored unexplained() {
+    double even = clues.stream().mapToDouble(c -> Math.log(evenDensity.get(c))).sum();
+    Cause none = Cause.NOT_EXPLAINED;
+    return new Scored(none, null, null, Math.log(none.weight()) + even, 0);
+  }
+
+  /** So many readings may contradict a cause that is still believed; the design allows none. */
+  private int allowed(Cause cause) {
+    return cause == Cause.AS_DESIGNED ? 0 : clues.size() / READINGS_A_SLIP;
+  }
+
+  /**
+   * A cause that more readings contradict than may be wrong never outweighs "not explained",
+   * however well it does on the others.
+   */
+  private Scored held(Scored s, Scored nothing) {
+    int over = s.outliers() - allowed(s.cause());
+    double most = nothing.logWeight() - 1 - over;
+    return over <= 0 || s.logWeight() <= most
+        ? s
+        : new Scored(s.cause(), s.second(), s.variant(), most, s.outliers());
+  }
+
+  private int outliers(Variant variant) {
+    int outliers = 0;
+    for (Clue clue : clues) {
+      outliers += clue.explainedBy(variant) ? 0 : 1;
+    }
+    return outliers;
+  }
+
+  /** Two faults at once that explain what no single one does; empty where none do. */
+  private Optional<List<Scored>> pairs(Causes causes) {
+    Map<Set<Cause>, Scored> best = new HashMap<>();
+    for (Cause first : Cause.values()) {
+      if (!first.isFault()) {
+        continue;
+      }
+      List<Variant> firsts = causes.variants(first);
+      for (Variant under : firsts) {
+        // A number fitted to readings that a second fault has bent means nothing.
+        if (!under.fitted()) {
+          seconds(first, firsts.size(), under, best);
+        }
+      }
+    }
+    List<Scored> fitting =
+        best.values().stream().filter(s -> s.outliers() <= allowed(s.cause())).toList();
+    return fitting.isEmpty() ? Optional.empty() : Optional.of(fitting);
+  }
+
+  private void seconds(Cause first, int firsts, Variant under, Map<Set<Cause>, Scored> best) {
+    Causes on = new Causes(under.path(), clues);
+    for (Cause second : Cause.values()) {
+      if (!second.isFault() || second == first || hides(first, second)) {
+        continue;
+      }
+      List<Variant> variants = on.variants(second);
+      double share =
+          Math.log(
+              PAIR_COST * first.weight() * second.weight() / firsts / Math.max(1, variants.size()));
+      for (Variant variant : variants) {
+        Variant both = under.and(variant);
+        Scored scored =
+            new Scored(first, second, both, share + logLikelihood(both), outliers(both));
+        best.merge(Set.of(first, second), scored, (a, b) -> a.logWeight() >= b.logWeight() ? a : b);
+      }
+    }
+  }
+
+  /** A drive that stands shows nothing of what else is wrong before it. */
+  private static boolean hides(Cause first, Cause second) {
+    return first.isStanding() || second.isStanding();
   }
 
   private double logLikelihood(Variant variant) {
     double sum = variant.fitted() ? Math.log(FITTING_COST) : 0;
     for (Clue clue : clues) {
-      sum += Math.log(density(clue, variant.path()));
+      sum += Math.log(density(clue, variant));
     }
     return sum;
   }
 
-  private double density(Clue clue, SignalPath under) {
+  private double density(Clue clue, Variant under) {
     if (!clue.isNumber()) {
       return clue.explainedBy(under) ? 1 - SLIP_OF_THE_PEN : SLIP_OF_THE_PEN / 2;
     }
     double sigma = clue.tolerance() / 2;
-    double off = (clue.measured() - clue.predictedBy(under)) / sigma;
+    double off = (clue.measured() - clue.predictedBy(under.path())) / sigma;
     double normal = Math.exp(-off * off / 2) / (sigma * Math.sqrt(2 * Math.PI));
-    return (1 - SLIP_OF_THE_PEN) * normal + SLIP_OF_THE_PEN * evenDensity(clue);
+    return (1 - SLIP_OF_THE_PEN) * normal + SLIP_OF_THE_PEN * evenDensity.get(clue);
   }
 
-  /** Evenly over twice the span of the station; a third for each of the three directions. */
-  private double evenDensity(Clue clue) {
+  /** Evenly over twice the span of the station; a third for each of three words. */
+  private double even(Clue clue) {
     Station station = clue.prediction().station();
     if (station == null) {
       return 1.0 / 3;
@@ -118,27 +223,53 @@ public final class Detective {
     return 1 / Math.max(2 * span, 20 * clue.tolerance());
   }
 
-  private List<Suspicion> ranked(List<Scored> scored) {
+  private List<Suspicion> ranked(List<Scored> causes, Scored nothing) {
+    List<Scored> scored = new ArrayList<>(causes);
+    scored.add(nothing);
     double top = scored.stream().mapToDouble(Scored::logWeight).max().orElse(0);
     double total = scored.stream().mapToDouble(s -> Math.exp(s.logWeight() - top)).sum();
+    List<String> strange = strange(causes);
     return scored.stream()
-        .map(s -> suspicion(s, Math.exp(s.logWeight() - top) / total))
+        .map(s -> suspicion(s, Math.exp(s.logWeight() - top) / total, strange))
         .sorted(Comparator.comparingDouble(Suspicion::probability).reversed())
         .toList();
   }
 
-  private Suspicion suspicion(Scored scored, double probability) {
+  /** The readings that do not go with the others under the cause that explains most. */
+  private List<String> strange(List<Scored> causes) {
+    return causes.stream()
+        .min(
+            Comparator.comparingInt(Scored::outliers)
+                .thenComparing(Comparator.comparingDouble(Scored::logWeight).reversed()))
+        .map(Scored::variant)
+        .map(
+            v ->
+                clues.stream()
+                    .filter(c -> !c.explainedBy(v))
+                    .map(c -> c.seen() + ", does not go with the others")
+                    .toList())
+        .orElse(List.of());
+  }
+
+  private Suspicion suspicion(Scored scored, double probability, List<String> strange) {
     Variant variant = scored.variant();
     if (variant == null) {
-      return new Suspicion(scored.cause(), null, probability, 0, clues.size(), List.of());
+      return new Suspicion(scored.cause(), null, null, probability, 0, clues.size(), strange);
     }
-    int explained = (int) clues.stream().filter(c -> c.explainedBy(variant.path())).count();
+    Variant designed = Variant.of("", path);
     List<String> evidence =
         clues.stream()
-            .sorted(Comparator.comparingDouble((Clue c) -> -c.strangenessUnder(path)))
-            .map(c -> c.beside(variant.path()))
+            .sorted(Comparator.comparingDouble((Clue c) -> -c.strangenessUnder(designed)))
+            .map(c -> c.beside(variant))
             .toList();
-    return new Suspicion(scored.cause(), variant, probability, explained, clues.size(), evidence);
+    return new Suspicion(
+        scored.cause(),
+        scored.second(),
+        variant,
+        probability,
+        clues.size() - scored.outliers(),
+        clues.size(),
+        evidence);
   }
 
   private @Nullable NextMeasurement next(List<Suspicion> ranked) {
@@ -149,44 +280,62 @@ public final class Detective {
     }
     Set<String> read = new HashSet<>(clues.stream().map(c -> c.prediction().key()).toList());
     return predictions.stream()
-        .filter(p -> p.station() != null && !read.contains(p.key()))
+        .filter(p -> p.station() != null || Clue.isTold(p))
+        .filter(p -> !read.contains(p.key()))
         .map(p -> new NextMeasurement(p, separation(p, likely), outlook(p, likely)))
         .filter(n -> n.separation() > NEGLIGIBLE)
         .max(Comparator.comparingDouble(NextMeasurement::separation))
         .orElse(null);
   }
 
-  /** Σ over pairs of p_i·p_j·(1 − e^(−d²/8)), d the distance in standard deviations; times 2. */
+  /** Σ over pairs of p_i·p_j·(1 − overlap of what they would show); times 2. */
   private static double separation(Prediction prediction, List<Suspicion> likely) {
-    double sigma = ((Expectation.Amount) prediction.expectation()).tolerance() / 2;
     double sum = 0;
     for (int i = 0; i < likely.size(); i++) {
       for (int j = i + 1; j < likely.size(); j++) {
-        double d = (under(prediction, likely.get(i)) - under(prediction, likely.get(j))) / sigma;
-        sum +=
-            likely.get(i).probability() * likely.get(j).probability() * (1 - Math.exp(-d * d / 8));
+        Variant a = variant(likely.get(i));
+        Variant b = variant(likely.get(j));
+        sum += likely.get(i).probability() * likely.get(j).probability() * apart(prediction, a, b);
       }
     }
     return 2 * sum;
   }
 
-  private static double under(Prediction prediction, Suspicion suspicion) {
+  /** 1 − e^(−d²/8), d the distance in standard deviations; for words 0 or 1. */
+  private static double apart(Prediction prediction, Variant a, Variant b) {
     Station station = prediction.station();
+    if (station == null) {
+      return Clue.wordUnder(prediction, a).equals(Clue.wordUnder(prediction, b)) ? 0 : 1;
+    }
+    double sigma = ((Expectation.Amount) prediction.expectation()).tolerance() / 2;
+    double d =
+        (a.path().value(station, prediction.number())
+                - b.path().value(station, prediction.number()))
+            / sigma;
+    return 1 - Math.exp(-d * d / 8);
+  }
+
+  private static Variant variant(Suspicion suspicion) {
     Variant variant = suspicion.variant();
-    return station == null || variant == null
-        ? Double.NaN
-        : variant.path().value(station, prediction.number());
+    if (variant == null) {
+      throw new IllegalStateException("only causes with a variant are compared");
+    }
+    return variant;
   }
 
   private static List<String> outlook(Prediction prediction, List<Suspicion> likely) {
-    Expectation.Amount amount = (Expectation.Amount) prediction.expectation();
     return likely.stream()
         .limit(MOST_IN_OUTLOOK)
-        .map(
-            s ->
-                "%s → %s"
-                    .formatted(
-                        QuantityFormat.PLAIN.text(under(prediction, s), amount.unit()), s.title()))
+        .map(s -> "%s → %s".formatted(shown(prediction, variant(s)), s.title()))
         .toList();
+  }
+
+  private static String shown(Prediction prediction, Variant under) {
+    Station station = prediction.station();
+    return station == null
+        ? Clue.wordUnder(prediction, under)
+        : QuantityFormat.PLAIN.text(
+            under.path().value(station, prediction.number()),
+            ((Expectation.Amount) prediction.expectation()).unit());
   }
 }

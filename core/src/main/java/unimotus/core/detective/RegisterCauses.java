@@ -2,11 +2,13 @@ package unimotus.core.detective;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.DriveRegister;
+import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.RegisterLink;
 import unimotus.core.quantity.QuantityFormat;
 
@@ -54,12 +56,20 @@ final class RegisterCauses {
     Stream<Variant> units =
         Stream.of("Hz", "%", "rpm")
             .filter(unit -> link.drive().speeds().hertz(1, unit) != hertzPerUnit)
-            .map(
-                unit ->
-                    variant(
-                        "the drive takes it for %s".formatted(unit),
-                        link.drive().with(entry().withUnit(unit))));
+            .flatMap(this::inUnit);
     return Stream.concat(factors, units).toList();
+  }
+
+  /** The drive takes another unit, and with it often another number of decimals. */
+  private Stream<Variant> inUnit(String unit) {
+    return DoubleStream.concat(DoubleStream.of(1), Arrays.stream(OTHER_SCALES))
+        .mapToObj(
+            factor -> {
+              double step = entry().scale() * factor;
+              return variant(
+                  "one step is %s %s in the drive".formatted(text(step), unit),
+                  link.drive().with(entry().withUnit(unit).withScale(step)));
+            });
   }
 
   private List<Variant> orders() {
@@ -81,7 +91,10 @@ final class RegisterCauses {
             top ->
                 variant(
                     "100 %% is %s Hz in the drive".formatted(text(top)),
-                    link.drive().with(new SpeedScale(top, speeds.poles()))))
+                    // 100 % is the maximum frequency: another one moves the limit as well.
+                    link.drive()
+                        .with(new SpeedScale(top, speeds.poles()))
+                        .with(new FrequencyLimits(link.limits().minimumHertz(), top))))
         .toList();
   }
 

@@ -1,23 +1,45 @@
 package unimotus.core.detective;
 
+import java.util.HashMap;
+import java.util.Map;
 import unimotus.core.path.SignalPath;
 
 /**
- * A cause with its numbers: the path as it would be.
+ * A cause with its numbers: the path as it would be, and the words that would be seen.
  *
  * @param text the numbers in words, such as {@code 27648 written, 32767 taken}; possibly empty
  * @param path the path with the fault in it
  * @param fitted whether a number was fitted to the readings, which costs likelihood
+ * @param words what would be observed instead of what is expected, by the prediction's key
  */
-public record Variant(String text, SignalPath path, boolean fitted) {
+public record Variant(String text, SignalPath path, boolean fitted, Map<String, String> words) {
+
+  /** Takes a copy. */
+  public Variant {
+    words = Map.copyOf(words);
+  }
 
   /** A variant with given numbers. */
   static Variant of(String text, SignalPath path) {
-    return new Variant(text, path, false);
+    return new Variant(text, path, false, Map.of());
   }
 
   /** A variant whose number comes from the readings. */
   static Variant fitted(String text, SignalPath path) {
-    return new Variant(text, path, true);
+    return new Variant(text, path, true, Map.of());
+  }
+
+  /** A variant that shows in words. */
+  static Variant told(String text, SignalPath path, Map<String, String> words) {
+    return new Variant(text, path, false, words);
+  }
+
+  /** This variant with another on top of it, whose path was made of this one's. */
+  Variant and(Variant other) {
+    Map<String, String> both = new HashMap<>(words);
+    both.putAll(other.words);
+    String joined =
+        text.isEmpty() || other.text.isEmpty() ? text + other.text : text + "; " + other.text;
+    return new Variant(joined, other.path, fitted || other.fitted, both);
   }
 }

@@ -39,6 +39,18 @@ public final class Predictor {
   /** Key of the direction observed in a short jog. */
   public static final String DIRECTION = "direction.jog";
 
+  /** Key of the status with the permission open. */
+  public static final String OPEN_STATUS = "permission.open";
+
+  /** Key of the status with the permission closed and no run command. */
+  public static final String CLOSED_STATUS = "permission.closed";
+
+  /** Key of the status while run is commanded. */
+  public static final String RUN_STATUS = "permission.run";
+
+  /** The keys of the states the drive shows. */
+  public static final Set<String> PERMISSION_KEYS = Set.of(OPEN_STATUS, CLOSED_STATUS, RUN_STATUS);
+
   private static final double STEADY_SHARE = 0.98;
   private static final double STANDSTILL_RPM = 1;
   private static final double SETTLE_SECONDS = 5;
@@ -91,7 +103,7 @@ public final class Predictor {
     List<String> states = List.of("not permitted", "ready", "running", "fault");
     predictions.add(
         word(
-            "permission.open",
+            OPEN_STATUS,
             "Permission",
             "status with permission open",
             "not permitted",
@@ -100,13 +112,22 @@ public final class Predictor {
             EnumSet.of(WIRES, DRIVE)));
     predictions.add(
         word(
-            "permission.closed",
+            CLOSED_STATUS,
             "Permission",
             "status with permission closed",
             "ready",
             states,
             "Close safe torque off and enable, no run command.",
             EnumSet.of(WIRES, DRIVE)));
+    predictions.add(
+        word(
+            RUN_STATUS,
+            "Permission",
+            "status while run is commanded",
+            "running",
+            states,
+            "Reference at 0 %, command run. Uncoupled the first time.",
+            EnumSet.of(WIRES, DRIVE, PROGRAM)));
   }
 
   private void direction() {

@@ -40,7 +40,6 @@ class RegisterDetectiveTest {
             Cause.IMPLIED_DECIMALS, hertz, new double[] {0, 250, 500}, new double[] {0, 2.5, 5}),
         // 2500 is 0x09C4; 0xC409 as a signed number is −15351, far beyond the limit.
         Arguments.of(Cause.REGISTER_ORDER, hertz, right, new double[] {0, -50, -50}),
-        Arguments.of(Cause.NOT_RUNNING, hertz, right, new double[] {0, 0, 0}),
         // Written into the neighbour: whatever stood there before goes on.
         Arguments.of(Cause.OTHER_SOURCE, hertz, right, new double[] {33.3, 33.3, 33.3}),
         Arguments.of(Cause.MAXIMUM_CLAMP, hertz, right, new double[] {0, 25, 40}),

@@ -85,11 +85,12 @@ class ProofTest {
         .contains(
             "permission.open",
             "permission.closed",
+            "permission.run",
             "direction.jog",
             "ramp.up",
             "stop.time",
             "stop.coast");
-    assertThat(all).hasSize(3 + 5 * 5 + 3);
+    assertThat(all).hasSize(4 + 5 * 5 + 3);
     assertThat(new HashSet<>(all.stream().map(Prediction::key).toList())).hasSameSizeAs(all);
     assertThat(all)
         .allSatisfy(

@@ -82,7 +82,7 @@ final class DetectivePane extends VBox {
                 leading ? "ink-strong" : "ink-label"),
             bar);
     if (leading) {
-      box.getChildren().add(Parts.prose(suspicion.cause().signature(), "ink-label"));
+      box.getChildren().add(Parts.prose(suspicion.signature(), "ink-label"));
       if (suspicion.cause() != Cause.NOT_EXPLAINED) {
         box.getChildren()
             .add(
@@ -94,7 +94,7 @@ final class DetectivePane extends VBox {
       suspicion.evidence().stream()
           .limit(4)
           .forEach(e -> box.getChildren().add(Parts.prose(e, "ink-caption")));
-      box.getChildren().add(Parts.prose("→ " + suspicion.cause().remedy()));
+      box.getChildren().add(Parts.prose("→ " + suspicion.remedy()));
     }
     return box;
   }
