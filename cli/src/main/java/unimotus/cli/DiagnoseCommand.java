@@ -56,7 +56,7 @@ final class DiagnoseCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     ProjectInput.Line line = input.read();
     ProjectInput.Complete complete = line.complete(axis);
-    Evidence evidence = Evidence.of(line.project(), complete.assembly(), complete.path());
+    Evidence evidence = Evidence.of(line.project(), complete.review());
     Diagnosis diagnosis =
         readings.isEmpty()
             ? evidence.diagnosis()

@@ -82,7 +82,7 @@ final class ExportCommand implements Callable<Integer> {
 
   private int proofList(ProjectInput.Line line) throws IOException {
     ProjectInput.Complete complete = complete(line);
-    Evidence evidence = Evidence.of(line.project(), complete.assembly(), complete.path());
+    Evidence evidence = Evidence.of(line.project(), complete.review());
     ProofList list = StopProof.list(line.project(), evidence, QuantityFormat.PLAIN);
     ProofLists.write(list, out);
     tell("tests", list.rows().size());

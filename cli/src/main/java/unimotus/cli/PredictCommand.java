@@ -39,7 +39,7 @@ final class PredictCommand implements Callable<Integer> {
     ProjectInput.Line line = input.read();
     List<Object> documents = new ArrayList<>();
     for (ProjectInput.Complete complete : wanted(line)) {
-      Evidence evidence = Evidence.of(line.project(), complete.assembly(), complete.path());
+      Evidence evidence = Evidence.of(line.project(), complete.review());
       if (output.isJson()) {
         documents.add(
             Output.map(
@@ -47,6 +47,8 @@ final class PredictCommand implements Callable<Integer> {
                 complete.assembly().axis().id(),
                 "state",
                 evidence.proof().state().label(),
+                "notPredicted",
+                evidence.obstacles().all(),
                 "unasked",
                 evidence.proof().unasked().stream().map(Reading::prediction).toList(),
                 "predictions",
@@ -73,7 +75,7 @@ final class PredictCommand implements Callable<Integer> {
       AxisAssembly assembly = review.assembly();
       SignalPath path = review.path();
       if (assembly != null && path != null) {
-        all.add(new ProjectInput.Complete(assembly, path));
+        all.add(new ProjectInput.Complete(review, assembly, path));
       }
     }
     return all;
@@ -110,6 +112,10 @@ final class PredictCommand implements Callable<Integer> {
               prediction.instrument(),
               verdict.outcome().label());
     }
+    evidence
+        .obstacles()
+        .all()
+        .forEach(o -> output.text().printf("  nothing is told of the motion: %s%n", o));
     evidence
         .proof()
         .unasked()

@@ -53,7 +53,7 @@ final class ProjectInput {
             "axis '%s' has no signal path yet: %s"
                 .formatted(found.axis().name(), found.whyNoPath()));
       }
-      return new Complete(assembly, path);
+      return new Complete(found, assembly, path);
     }
 
     private AxisReview review(String wanted) {
@@ -72,7 +72,7 @@ final class ProjectInput {
   }
 
   /** An axis with its path. */
-  record Complete(AxisAssembly assembly, SignalPath path) {}
+  record Complete(AxisReview review, AxisAssembly assembly, SignalPath path) {}
 
   Line read() throws IOException {
     SheetCatalogue sheets = sheets();

@@ -14,11 +14,11 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.DesignDigest;
 import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Obstacles;
 import unimotus.core.proof.Prediction;
-import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Prover;
 import unimotus.core.proof.ReadyList;
-import unimotus.core.stops.JudgedStop;
+import unimotus.core.review.AxisReview;
 
 /**
  * The proof of one axis: its predictions, the readings taken so far and what they say.
@@ -28,26 +28,26 @@ import unimotus.core.stops.JudgedStop;
  * @param predictions what should be seen
  * @param readings what was seen, in the order taken
  * @param proof prediction beside reading
+ * @param obstacles what cannot be predicted, and why
  */
 public record Evidence(
     AxisAssembly axis,
     SignalPath path,
     List<Prediction> predictions,
     List<Reading> readings,
-    AxisProof proof) {
+    AxisProof proof,
+    Obstacles obstacles) {
 
-  /** The evidence of an axis as the project has it. */
-  public static Evidence of(Project project, AxisAssembly axis, SignalPath path) {
-    List<JudgedStop> stops = JudgedStop.all(axis);
-    List<Prediction> predictions = Predictor.predict(axis, path, stops);
-    List<Reading> readings =
-        project.readings().stream().filter(r -> r.axis().equals(axis.axis().id())).toList();
-    return new Evidence(
-        axis,
-        path,
-        predictions,
-        readings,
-        Prover.judge(predictions, readings, DesignDigest.of(axis)).barredBy(stops));
+  /**
+   * The evidence of an axis as the project has it.
+   *
+   * @param review the axis looked over
+   * @throws IllegalArgumentException where it has no signal path, saying why
+   */
+  public static Evidence of(Project project, AxisReview review) {
+    return new EvidenceBook()
+        .of(project, review)
+        .orElseThrow(() -> new IllegalArgumentException(review.whyNoPath()));
   }
 
   /** What has to be seen to before the axis is ready, beside what was ticked. */

@@ -9,6 +9,7 @@ import unimotus.core.machine.Project;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.DesignDigest;
+import unimotus.core.proof.Obstacles;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Prover;
@@ -19,7 +20,7 @@ import unimotus.core.review.AxisReview;
  * they need a dry-run, which is too much for every keystroke. Not thread-safe.
  */
 public final class EvidenceBook {
-  private record Page(AxisReview review, List<Prediction> predictions) {}
+  private record Page(AxisReview review, Obstacles obstacles, List<Prediction> predictions) {}
 
   private final Map<String, Page> pages = new HashMap<>();
 
@@ -32,14 +33,17 @@ public final class EvidenceBook {
       return Optional.empty();
     }
     Page page = pages.get(review.axis().id());
-    if (page == null || page.review().assembly() != axis) {
-      page = new Page(review, Predictor.predict(axis, path, review.stops()));
+    Obstacles obstacles = review.obstacles();
+    if (page == null || page.review().assembly() != axis || !page.obstacles().equals(obstacles)) {
+      page = new Page(review, obstacles, Predictor.predict(axis, path, review.stops(), obstacles));
       pages.put(review.axis().id(), page);
     }
     var readings =
         project.readings().stream().filter(r -> r.axis().equals(review.axis().id())).toList();
     AxisProof proof =
-        Prover.judge(page.predictions(), readings, DesignDigest.of(axis)).barredBy(review.stops());
-    return Optional.of(new Evidence(axis, path, page.predictions(), readings, proof));
+        Prover.judge(page.predictions(), readings, DesignDigest.of(axis))
+            .barredBy(review.stops())
+            .barredBy(obstacles);
+    return Optional.of(new Evidence(axis, path, page.predictions(), readings, proof, obstacles));
   }
 }

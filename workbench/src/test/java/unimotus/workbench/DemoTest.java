@@ -87,6 +87,6 @@ class DemoTest {
 
   private Evidence evidence(String id) {
     AxisReview axis = review.axis(id).orElseThrow();
-    return Evidence.of(Demo.project(), axis.assembly(), axis.path());
+    return Evidence.of(Demo.project(), axis);
   }
 }

@@ -12,8 +12,11 @@ import unimotus.core.stops.JudgedStop;
  * @param unasked readings that answer no prediction of the design as it is, in the order taken
  * @param barred stops that cannot be proved before they are mended, each in words; while there is
  *     one, nothing is proven
+ * @param unpredicted why not everything is predicted, in words; while there is a reason, the axis
+ *     is not proven
  */
-public record AxisProof(List<Verdict> verdicts, List<Reading> unasked, List<String> barred) {
+public record AxisProof(
+    List<Verdict> verdicts, List<Reading> unasked, List<String> barred, List<String> unpredicted) {
 
   /** The state of the whole. */
   public enum State {
@@ -40,11 +43,12 @@ public record AxisProof(List<Verdict> verdicts, List<Reading> unasked, List<Stri
     verdicts = List.copyOf(verdicts);
     unasked = List.copyOf(unasked);
     barred = List.copyOf(barred);
+    unpredicted = List.copyOf(unpredicted);
   }
 
   /** A proof that nothing bars. */
   public AxisProof(List<Verdict> verdicts) {
-    this(verdicts, List.of(), List.of());
+    this(verdicts, List.of(), List.of(), List.of());
   }
 
   /** This proof with the stops among these that were not found to stop. */
@@ -55,7 +59,13 @@ public record AxisProof(List<Verdict> verdicts, List<Reading> unasked, List<Stri
         stops.stream()
             .filter(s -> !s.verdict().stops())
             .map(s -> "%s: %s".formatted(s.stop().name(), s.verdict().outcome().label()))
-            .toList());
+            .toList(),
+        unpredicted);
+  }
+
+  /** This proof with what cannot be predicted, and so not be proven. */
+  public AxisProof barredBy(Obstacles obstacles) {
+    return new AxisProof(verdicts, unasked, barred, obstacles.all());
   }
 
   /** What of it proves the safety stops; no verdicts where there are none. */
@@ -65,7 +75,8 @@ public record AxisProof(List<Verdict> verdicts, List<Reading> unasked, List<Stri
             .filter(v -> v.prediction().key().startsWith(StopPredictions.PREFIX))
             .toList(),
         List.of(),
-        barred);
+        barred,
+        List.of());
   }
 
   /** How many verdicts have this outcome. */
@@ -84,6 +95,8 @@ public record AxisProof(List<Verdict> verdicts, List<Reading> unasked, List<Stri
     if (verdicts.isEmpty() || count(Outcome.AGREES) == 0) {
       return State.UNPROVEN;
     }
-    return count(Outcome.OPEN) > 0 || !barred.isEmpty() ? State.PARTLY : State.PROVEN;
+    return count(Outcome.OPEN) > 0 || !barred.isEmpty() || !unpredicted.isEmpty()
+        ? State.PARTLY
+        : State.PROVEN;
   }
 }

@@ -61,39 +61,46 @@ public final class Predictor {
 
   private final AxisAssembly axis;
   private final SignalPath path;
+  private final Obstacles obstacles;
   private final List<Prediction> predictions = new ArrayList<>();
 
-  private Predictor(AxisAssembly axis, SignalPath path) {
+  private Predictor(AxisAssembly axis, SignalPath path, Obstacles obstacles) {
     this.axis = axis;
     this.path = path;
+    this.obstacles = obstacles;
   }
 
-  /** All predictions of an axis, in the order of proving. */
+  /** All predictions of an axis of which no finding is known, in the order of proving. */
   public static List<Prediction> predict(AxisAssembly axis, SignalPath path) {
-    return predict(axis, path, JudgedStop.all(axis));
+    return predict(axis, path, JudgedStop.all(axis), Obstacles.NONE);
   }
 
   /**
    * All predictions of an axis, in the order of proving.
    *
    * @param stops its stops with the verdicts on them, found before
+   * @param obstacles what cannot be predicted, and why
    */
   public static List<Prediction> predict(
-      AxisAssembly axis, SignalPath path, List<JudgedStop> stops) {
-    Predictor predictor = new Predictor(axis, path);
+      AxisAssembly axis, SignalPath path, List<JudgedStop> stops, Obstacles obstacles) {
+    Predictor predictor = new Predictor(axis, path, obstacles);
     predictor.permission();
     predictor.predictions.addAll(StopPredictions.beforeMotion(stops));
-    predictor.direction();
-    predictor.predictions.addAll(StopPredictions.inMotion(stops));
+    if (!obstacles.hinderMotion()) {
+      predictor.direction();
+      predictor.predictions.addAll(StopPredictions.inMotion(stops));
+    }
     REFERENCES.forEach(predictor::reference);
-    predictor.times();
+    if (!obstacles.hinderMotion()) {
+      predictor.times();
+    }
     predictor.predictions.addAll(ProbePredictions.of(axis));
     return List.copyOf(predictor.predictions);
   }
 
   /** The predictions of the references alone; what the detective works on. */
   public static List<Prediction> references(AxisAssembly axis, SignalPath path) {
-    Predictor predictor = new Predictor(axis, path);
+    Predictor predictor = new Predictor(axis, path, Obstacles.NONE);
     predictor.direction();
     REFERENCES.forEach(predictor::reference);
     return List.copyOf(predictor.predictions);
@@ -110,6 +117,9 @@ public final class Predictor {
             states,
             "Open safe torque off and enable, then command run.",
             EnumSet.of(WIRES, DRIVE)));
+    if (obstacles.hinderMotion()) {
+      return;
+    }
     predictions.add(
         word(
             CLOSED_STATUS,
@@ -166,8 +176,16 @@ public final class Predictor {
 
   private void reference(int percent) {
     double number = path.scale().inverse(percent);
-    path.analog().ifPresent(a -> analog(a, percent, number));
-    path.register().ifPresent(r -> register(r, percent, number));
+    if (!obstacles.hinderSignal()) {
+      path.analog().ifPresent(a -> analog(a, percent, number));
+      path.register().ifPresent(r -> register(r, percent, number));
+    }
+    if (!obstacles.hinderMotion()) {
+      speeds(percent, number);
+    }
+  }
+
+  private void speeds(int percent, double number) {
     add(
         percent,
         number,

@@ -35,6 +35,7 @@ public final class Prover {
         readings.stream()
             .filter(r -> !asked.contains(r.prediction()) && !ReadyList.asks(r.prediction()))
             .toList(),
+        List.of(),
         List.of());
   }
 

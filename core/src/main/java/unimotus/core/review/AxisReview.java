@@ -18,6 +18,7 @@ import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
+import unimotus.core.proof.Obstacles;
 import unimotus.core.settings.LinkChecks;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.settings.SettingChecks;
@@ -94,6 +95,11 @@ public record AxisReview(
   /** Why there is no signal path, in words; empty where there is one. */
   public String whyNoPath() {
     return pathFault == null ? "" : pathFault;
+  }
+
+  /** What of it cannot be predicted, and why; nothing where it has no path. */
+  public Obstacles obstacles() {
+    return path == null ? Obstacles.NONE : Obstacles.of(axis.reference(), path, findings, stops);
   }
 
   /** The worst verdict on its stops; empty where it has none. */

@@ -25,6 +25,7 @@ final class ProveView implements View {
   private final Desk desk;
   private final Label title = Parts.label("", "ink-title");
   private final Label state = Parts.label("", "ink-label");
+  private final Label hindered = Parts.label("", "ink-strong");
   private final TextField by = new TextField();
   private final TextField instrument = new TextField();
   private final VBox rows = new VBox(1);
@@ -40,6 +41,9 @@ final class ProveView implements View {
     by.setId("measured-by");
     by.setPromptText("your name");
     by.setPrefColumnCount(10);
+    hindered.setId("not-predicted");
+    hindered.setWrapText(true);
+    hindered.setManaged(false);
     instrument.setId("instrument");
     instrument.setPromptText("instrument, else as listed");
     instrument.setPrefColumnCount(15);
@@ -52,6 +56,7 @@ final class ProveView implements View {
                 "Uncouple the motor for the first tests. Rotating parts; an unexpected start is possible. Prove the stop first."),
             head,
             state,
+            hindered,
             Parts.scrolling(rows));
     HBox.setHgrow(left, Priority.ALWAYS);
     VBox right = Parts.sheet(8, Parts.scrolling(detective));
@@ -81,6 +86,12 @@ final class ProveView implements View {
       return;
     }
     state.setText(summary(evidence.proof()));
+    List<String> untold = evidence.proof().unpredicted();
+    hindered.setText(
+        untold.isEmpty()
+            ? ""
+            : "Nothing is told of the motion: %s".formatted(String.join("; ", untold)));
+    hindered.setManaged(!untold.isEmpty());
     if (!evidence.axis().axis().id().equals(shownAxis)
         || !keys(evidence.predictions()).equals(keys(shownPredictions))) {
       shownAxis = evidence.axis().axis().id();

@@ -60,7 +60,7 @@ class InfeedBeltTest {
   private static Evidence evidence(Project of) {
     AxisReview review =
         LineReview.of(of, SheetLibrary.catalogue()).axis("infeed-belt").orElseThrow();
-    return Evidence.of(of, review.assembly(), review.path());
+    return Evidence.of(of, review);
   }
 
   /** Runs at a reference in percent and waits until the drive stands still at it. */

@@ -150,7 +150,7 @@ class OwnMapTest {
 
   private static Evidence evidence(Project of) {
     var review = LineReview.of(of, SheetLibrary.catalogue()).axis("rinse-drum").orElseThrow();
-    return Evidence.of(of, review.assembly(), review.path());
+    return Evidence.of(of, review);
   }
 
   @Test

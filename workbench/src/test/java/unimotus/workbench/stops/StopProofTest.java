@@ -46,7 +46,7 @@ class StopProofTest {
 
   private static Evidence evidence(Project project) {
     AxisReview drum = LineReview.of(project, Stops.SHEETS).axis("rinse-drum").orElseThrow();
-    return Evidence.of(project, drum.assembly(), drum.path());
+    return Evidence.of(project, drum);
   }
 
   private static StopFunction stop(Project project) {
