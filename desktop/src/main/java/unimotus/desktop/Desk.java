@@ -3,8 +3,11 @@ package unimotus.desktop;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
+import java.time.Instant;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
@@ -37,6 +40,9 @@ import unimotus.workbench.WorkStep;
  * and a line for messages. Used on the JavaFX thread only.
  */
 public final class Desk {
+  private static final DateTimeFormatter LOCAL_TIME =
+      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm z", Locale.ROOT);
+
   /**
    * A link that writes.
    *
@@ -129,6 +135,11 @@ public final class Desk {
   /** What is remembered between sessions. */
   public ObjectProperty<Preferences> preferences() {
     return preferences;
+  }
+
+  /** An instant as it is shown: the reader's own time, with its zone. */
+  public String time(String instant) {
+    return LOCAL_TIME.format(Instant.parse(instant).atZone(clock.getZone()));
   }
 
   /** Changes what is remembered and keeps it. */

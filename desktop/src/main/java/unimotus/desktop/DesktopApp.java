@@ -55,7 +55,7 @@ public final class DesktopApp extends Application {
         new Desk(
             opening.join(),
             new SystemDialogs(() -> stage),
-            Clock.systemUTC(),
+            Clock.systemDefaultZone(),
             preferences,
             shots ? preferences.resolveSibling("sheets") : folders.sheets());
     Shell shell = new Shell(desk);

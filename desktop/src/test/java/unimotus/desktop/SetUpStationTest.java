@@ -64,6 +64,7 @@ class SetUpStationTest extends WindowTest {
   /** The whole of it: plate, what follows, order, found, differences, left, borrowed, restored. */
   @Test
   void fromThePlateToADriveLeftAsDesigned() throws Exception {
+    forgetName();
     at(WorkStep.IDENTIFY);
     type("#plate-line", "3 kW 230/400 V 10.9/6.3 A 50 Hz 1450 rpm cos 0.82");
     assertThat(shows("400 V Y, 50 Hz, 6.3 A")).isTrue();
@@ -205,6 +206,7 @@ class SetUpStationTest extends WindowTest {
   /** Motor data changed after the auto-tune make it stale, and the finding says so. */
   @Test
   void anAutoTuneGoesStale() {
+    forgetName();
     at(WorkStep.SET_UP);
     press("#side-borrow");
     press("#record-tuning");
@@ -218,6 +220,7 @@ class SetUpStationTest extends WindowTest {
 
   @Test
   void whatIsSeenToIsTickedAndGoesStale() {
+    forgetName();
     at(WorkStep.IDENTIFY);
     press("#tick-ready-identify-drive");
     assertThat(message(this)).contains("say who saw to it");
@@ -262,5 +265,10 @@ class SetUpStationTest extends WindowTest {
     assertThat(SettingLists.read(file, drum().driveSheet()).values())
         .isEqualTo(Truth.DESIGNED.of(drum()).orElseThrow());
     assertThat(project().records()).isEqualTo(Demo.project().records());
+  }
+
+  /** As on the first day, when nobody has said yet who works here. */
+  private void forgetName() {
+    onWindow(() -> desk.remember(desk.preferences().get().withName("")));
   }
 }

@@ -71,6 +71,7 @@ abstract class WindowTest extends ApplicationTest {
             CLOCK,
             folder.resolve("preferences.properties"),
             folder.resolve("sheets"));
+    desk.remember(desk.preferences().get().withName("A. Tester"));
     shell = new Shell(desk);
     Scene scene = new Scene(shell, 1280, 800);
     Look.load();

@@ -16,10 +16,11 @@ import unimotus.core.quantity.MeasureUnit;
  * @param recent files opened lately, the last one first
  * @param dark whether the dark look is on
  * @param units the reader's units
+ * @param name who works here; empty until somebody said it
  */
-public record Preferences(List<Path> recent, boolean dark, DisplayUnits units) {
+public record Preferences(List<Path> recent, boolean dark, DisplayUnits units, String name) {
   /** Nothing remembered yet. */
-  public static final Preferences NONE = new Preferences(List.of(), false, DisplayUnits.METRIC);
+  public static final Preferences NONE = new Preferences(List.of(), false, DisplayUnits.METRIC, "");
 
   private static final int MOST_RECENT = 8;
 
@@ -33,17 +34,22 @@ public record Preferences(List<Path> recent, boolean dark, DisplayUnits units) {
     List<Path> next = new ArrayList<>(recent);
     next.remove(file.toAbsolutePath());
     next.add(0, file.toAbsolutePath());
-    return new Preferences(next.subList(0, Math.min(MOST_RECENT, next.size())), dark, units);
+    return new Preferences(next.subList(0, Math.min(MOST_RECENT, next.size())), dark, units, name);
   }
 
   /** With the dark look on or off. */
   public Preferences withDark(boolean on) {
-    return new Preferences(recent, on, units);
+    return new Preferences(recent, on, units, name);
   }
 
   /** With other units. */
   public Preferences withUnits(DisplayUnits next) {
-    return new Preferences(recent, dark, next);
+    return new Preferences(recent, dark, next, name);
+  }
+
+  /** With another name of who works here. */
+  public Preferences withName(String next) {
+    return new Preferences(recent, dark, units, next);
   }
 
   /** Reads the preferences; {@link #NONE} where there are none or they cannot be read. */
@@ -68,7 +74,11 @@ public record Preferences(List<Path> recent, boolean dark, DisplayUnits units) {
               .map(units::with)
               .orElse(units);
     }
-    return new Preferences(recent, Boolean.parseBoolean(kept.getProperty("dark")), units);
+    return new Preferences(
+        recent,
+        Boolean.parseBoolean(kept.getProperty("dark")),
+        units,
+        kept.getProperty("name", ""));
   }
 
   /**
@@ -81,6 +91,7 @@ public record Preferences(List<Path> recent, boolean dark, DisplayUnits units) {
     for (int i = 0; i < recent.size(); i++) {
       kept.setProperty("recent." + i, recent.get(i).toString());
     }
+    kept.setProperty("name", name);
     kept.setProperty("dark", Boolean.toString(dark));
     kept.setProperty("decimal", String.valueOf(units.decimalMark()));
     kept.setProperty(

@@ -3,15 +3,19 @@ package unimotus.desktop.kit;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.skin.ComboBoxListViewSkin;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.util.StringConverter;
 import org.jspecify.annotations.Nullable;
 
 /** One of a few, chosen in place. Shows what it is told without reporting it as a choice. */
 public final class ChoiceField<T> extends ComboBox<T> {
   private boolean told;
+  private boolean confirmed;
   private @Nullable T taken;
 
   /**
@@ -40,16 +44,37 @@ public final class ChoiceField<T> extends ComboBox<T> {
                 .orElse(null);
           }
         });
-    // Walking through the open list with the arrow keys is not a choice yet; closing it is.
     valueProperty().addListener((o, was, is) -> report(take));
-    setOnHidden(e -> report(take));
-    addEventFilter(
-        KeyEvent.KEY_PRESSED,
+    // Walking through the open list with the arrow keys is not a choice yet; Enter or a click is.
+    setOnShowing(e -> confirmed = false);
+    setOnHidden(
         e -> {
-          if (e.getCode() == KeyCode.ESCAPE && isShowing()) {
+          if (confirmed) {
+            report(take);
+          } else {
             show(taken);
           }
         });
+    addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+    skinProperty().addListener((o, was, is) -> watchList());
+  }
+
+  private void watchList() {
+    if (getSkin() instanceof ComboBoxListViewSkin<?> skin) {
+      Node list = skin.getPopupContent();
+      list.addEventFilter(KeyEvent.KEY_PRESSED, this::key);
+      list.addEventFilter(MouseEvent.MOUSE_RELEASED, e -> confirmed = true);
+    }
+  }
+
+  private void key(KeyEvent event) {
+    if (isShowing()) {
+      confirmed = event.getCode() == KeyCode.ENTER;
+    } else if (event.getCode() == KeyCode.UP || event.getCode() == KeyCode.DOWN) {
+      // Passing through with an arrow must not choose: it opens the list instead.
+      show();
+      event.consume();
+    }
   }
 
   private void report(Consumer<T> take) {

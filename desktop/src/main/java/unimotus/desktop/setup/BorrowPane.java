@@ -11,6 +11,7 @@ import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.NameField;
 import unimotus.workbench.SetUpEdits;
 import unimotus.workbench.Truth;
 
@@ -18,7 +19,7 @@ import unimotus.workbench.Truth;
 final class BorrowPane extends VBox {
   private final Desk desk;
   private final TextField why = new TextField();
-  private final TextField who = new TextField();
+  private final NameField who;
 
   BorrowPane(Desk desk) {
     super(7);
@@ -26,8 +27,7 @@ final class BorrowPane extends VBox {
     setId("borrow");
     why.setId("borrow-why");
     why.setPromptText("what for, such as a jog on the bench");
-    who.setId("borrow-who");
-    who.setPromptText("your name");
+    who = new NameField(desk, "borrow-who");
   }
 
   void show(AxisAssembly axis) {
@@ -54,7 +54,7 @@ final class BorrowPane extends VBox {
         Parts.column(
             2,
             Parts.prose(
-                "%s, %s, %s".formatted(borrowing.why(), borrowing.by(), borrowing.at()),
+                "%s, %s, %s".formatted(borrowing.why(), borrowing.by(), desk.time(borrowing.at())),
                 "ink-strong"));
     borrowing
         .before()
@@ -93,8 +93,7 @@ final class BorrowPane extends VBox {
 
   private void borrow(AxisAssembly axis) {
     try {
-      Borrowing borrowing =
-          SetUpEdits.forTheKeypad(axis, why.getText().strip(), who.getText().strip(), now());
+      Borrowing borrowing = SetUpEdits.forTheKeypad(axis, why.getText().strip(), who.name(), now());
       if (desk.apply(SetUpEdits.borrow(axis.drive().id(), borrowing))) {
         why.clear();
       }
@@ -106,8 +105,7 @@ final class BorrowPane extends VBox {
   private void restore(AxisAssembly axis, Borrowing borrowing) {
     try {
       Map<String, SettingValue> left = Truth.LEFT.of(axis).orElse(Map.of());
-      desk.apply(
-          SetUpEdits.restore(axis.drive().id(), borrowing, left, who.getText().strip(), now()));
+      desk.apply(SetUpEdits.restore(axis.drive().id(), borrowing, left, who.name(), now()));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }
@@ -115,7 +113,7 @@ final class BorrowPane extends VBox {
 
   private void tuned(AxisAssembly axis) {
     try {
-      desk.apply(SetUpEdits.tuned(axis, who.getText().strip(), now()));
+      desk.apply(SetUpEdits.tuned(axis, who.name(), now()));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }

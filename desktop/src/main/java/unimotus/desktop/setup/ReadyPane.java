@@ -12,6 +12,7 @@ import unimotus.core.proof.Verdict;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.NameField;
 import unimotus.desktop.station.States;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
@@ -20,7 +21,7 @@ import unimotus.workbench.Evidence;
 public final class ReadyPane extends VBox {
   private final Desk desk;
   private final String station;
-  private final TextField who = new TextField();
+  private final NameField who;
 
   /**
    * The list of a station.
@@ -32,8 +33,7 @@ public final class ReadyPane extends VBox {
     this.desk = desk;
     this.station = station;
     setId("ready");
-    who.setId("ready-who");
-    who.setPromptText("your name");
+    who = new NameField(desk, "ready-who");
   }
 
   /** Shows the list of an axis. */
@@ -77,7 +77,7 @@ public final class ReadyPane extends VBox {
                       .formatted(
                           verdict.readingText(desk.units().format()),
                           verdict.reading().by(),
-                          verdict.reading().takenAt(),
+                          desk.time(verdict.reading().takenAt()),
                           verdict.outcome() == Verdict.Outcome.STALE ? ": stale" : ""),
                   "ink-caption"));
     }
@@ -107,7 +107,7 @@ public final class ReadyPane extends VBox {
   }
 
   private void take(Evidence evidence, Prediction item, String text) {
-    if (who.getText().isBlank()) {
+    if (who.name().isEmpty()) {
       desk.refuse("say who saw to it");
       who.requestFocus();
       return;
@@ -116,12 +116,7 @@ public final class ReadyPane extends VBox {
       desk.apply(
           Edits.reading(
               evidence.reading(
-                  item,
-                  text,
-                  desk.units(),
-                  item.instrument(),
-                  who.getText().strip(),
-                  desk.clock())));
+                  item, text, desk.units(), item.instrument(), who.name(), desk.clock())));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }

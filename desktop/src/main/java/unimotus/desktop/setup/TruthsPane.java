@@ -10,7 +10,6 @@ import java.util.Map;
 import java.util.Optional;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
-import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
@@ -21,6 +20,7 @@ import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.NameField;
 import unimotus.formats.settings.SettingCsv;
 import unimotus.workbench.SetUpEdits;
 import unimotus.workbench.SettingLists;
@@ -34,7 +34,7 @@ final class TruthsPane extends VBox {
   private final ChoiceField<Truth> left;
   private final ChoiceField<Truth> right;
   private final ChoiceField<Snapshot.Kind> kind;
-  private final TextField who = new TextField();
+  private final NameField who;
   private final VBox rows = Parts.column(2);
   private final VBox problems = Parts.column(2);
   private Truth shownLeft = Truth.DESIGNED;
@@ -56,8 +56,7 @@ final class TruthsPane extends VBox {
             k -> readKind = k);
     kind.setId("read-kind");
     kind.show(readKind);
-    who.setId("read-by");
-    who.setPromptText("your name");
+    who = new NameField(desk, "read-by");
     getChildren()
         .addAll(
             Parts.row(8, label("Left"), left),
@@ -182,12 +181,12 @@ final class TruthsPane extends VBox {
   }
 
   private void keep(AxisAssembly at, String source, Map<String, SettingValue> values) {
-    if (who.getText().isBlank()) {
+    if (who.name().isEmpty()) {
       desk.refuse("say who read the drive");
       return;
     }
     String now = desk.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString();
-    Snapshot snapshot = new Snapshot(readKind, now, who.getText().strip(), source, values);
+    Snapshot snapshot = new Snapshot(readKind, now, who.name(), source, values);
     shownRight =
         Arrays.stream(Truth.values())
             .filter(t -> t.name().equals(readKind.name().replace("AS_", "")))

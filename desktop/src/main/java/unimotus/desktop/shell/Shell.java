@@ -2,9 +2,7 @@ package unimotus.desktop.shell;
 
 import java.io.IOException;
 import java.nio.file.Path;
-import java.time.format.DateTimeFormatter;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -33,8 +31,6 @@ import unimotus.workbench.WorkStep;
  * The window's content: work order above, axes at the side, the view in the middle, messages below.
  */
 public final class Shell extends StackPane {
-  private static final DateTimeFormatter KEPT_AT =
-      DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm:ss z", Locale.ROOT);
 
   private final Desk desk;
   private final Views views;
@@ -255,7 +251,7 @@ public final class Shell extends StackPane {
         "An earlier session left unsaved work on %s, kept %s."
             .formatted(
                 desk.session().file().map(f -> f.getFileName().toString()).orElse("no file yet"),
-                KEPT_AT.format(unsaved.at().atZone(desk.clock().getZone()))),
+                desk.time(unsaved.at().toString())),
         new AskBar.Answer(
             "take-up",
             "Take it up",

@@ -12,6 +12,7 @@ import unimotus.core.stops.FaultResult;
 import unimotus.core.stops.FaultRun;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.NameField;
 import unimotus.workbench.StopEdits;
 
 /** The faults that hold the figures down, and those taken for impossible with a reason. */
@@ -20,14 +21,13 @@ final class ExclusionFields {
 
   private final Desk desk;
   private final TextField reason = new TextField();
-  private final TextField who = new TextField();
+  private final NameField who;
 
   ExclusionFields(Desk desk) {
     this.desk = desk;
     reason.setId("exclusion-reason");
     reason.setPromptText("why this fault cannot happen, as in: inside the closed panel");
-    who.setId("exclusion-who");
-    who.setPromptText("your name");
+    who = new NameField(desk, "exclusion-who");
   }
 
   Node of(StopFunction stop, FaultRun run) {
@@ -74,7 +74,7 @@ final class ExclusionFields {
     try {
       FaultExclusion exclusion =
           new FaultExclusion(
-              fault.key(), fault.kind().name(), reason.getText().strip(), who.getText().strip());
+              fault.key(), fault.kind().name(), reason.getText().strip(), who.name());
       desk.apply(StopEdits.use(stop, "fault exclusion", stop.use().withExclusion(exclusion)));
     } catch (IllegalArgumentException incomplete) {
       desk.refuse(String.valueOf(incomplete.getMessage()));

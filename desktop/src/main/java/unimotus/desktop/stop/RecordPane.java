@@ -12,6 +12,7 @@ import unimotus.core.proof.Verdict;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.NameField;
 import unimotus.desktop.station.States;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.ProofLists;
@@ -23,7 +24,7 @@ import unimotus.workbench.WorkStep;
 final class RecordPane extends VBox {
   private final Desk desk;
   private final TextField words = new TextField();
-  private final TextField who = new TextField();
+  private final NameField who;
 
   RecordPane(Desk desk) {
     super(7);
@@ -31,8 +32,7 @@ final class RecordPane extends VBox {
     setId("stop-record");
     words.setId("note-words");
     words.setPromptText("reason, or what is bypassed and how");
-    who.setId("note-who");
-    who.setPromptText("your name");
+    who = new NameField(desk, "note-who");
   }
 
   void show(Evidence evidence) {
@@ -110,8 +110,7 @@ final class RecordPane extends VBox {
     String axis = desk.axis().orElseThrow().id();
     try {
       SafetyNote note =
-          new SafetyNote(
-              axis, kind, words.getText().strip(), who.getText().strip(), now(), null, null);
+          new SafetyNote(axis, kind, words.getText().strip(), who.name(), now(), null, null);
       if (desk.apply(StopEdits.note(note))) {
         words.clear();
       }
@@ -121,11 +120,11 @@ final class RecordPane extends VBox {
   }
 
   private void removed(SafetyNote note) {
-    if (who.getText().isBlank()) {
+    if (who.name().isEmpty()) {
       desk.refuse("say who removed the bypass");
       return;
     }
-    desk.apply(StopEdits.removeBypass(note, who.getText().strip(), now()));
+    desk.apply(StopEdits.removeBypass(note, who.name(), now()));
   }
 
   private String now() {

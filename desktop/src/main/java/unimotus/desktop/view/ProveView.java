@@ -16,6 +16,7 @@ import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.NameField;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
@@ -26,7 +27,7 @@ final class ProveView implements View {
   private final Label title = Parts.label("", "ink-title");
   private final Label state = Parts.label("", "ink-label");
   private final Label hindered = Parts.label("", "ink-strong");
-  private final TextField by = new TextField();
+  private final NameField by;
   private final TextField instrument = new TextField();
   private final VBox rows = new VBox(1);
   private final DetectivePane detective;
@@ -38,9 +39,7 @@ final class ProveView implements View {
   ProveView(Desk desk) {
     this.desk = desk;
     this.detective = new DetectivePane(desk);
-    by.setId("measured-by");
-    by.setPromptText("your name");
-    by.setPrefColumnCount(10);
+    by = new NameField(desk, "measured-by");
     hindered.setId("not-predicted");
     hindered.setWrapText(true);
     hindered.setManaged(false);
@@ -147,13 +146,17 @@ final class ProveView implements View {
 
   /** Records what was typed and goes on to the next field. */
   private boolean record(Prediction prediction, String text) {
+    if (by.name().isEmpty()) {
+      desk.refuse("a reading is somebody's: enter your name first, it is remembered");
+      by.requestFocus();
+      return false;
+    }
     Evidence evidence = desk.evidence().orElseThrow();
     String with =
         instrument.getText().isBlank() ? prediction.instrument() : instrument.getText().strip();
     try {
       Reading reading =
-          evidence.reading(
-              prediction, text, desk.units(), with, by.getText().strip(), desk.clock());
+          evidence.reading(prediction, text, desk.units(), with, by.name(), desk.clock());
       if (desk.apply(Edits.reading(reading))) {
         focusAfter(prediction);
         return true;

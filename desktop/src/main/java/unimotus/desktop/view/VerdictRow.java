@@ -173,7 +173,9 @@ final class VerdictRow extends HBox {
           reading == null
               ? null
               : new Tooltip(
-                  "%s, %s, %s".formatted(reading.takenAt(), reading.instrument(), reading.by())));
+                  "%s, %s, %s"
+                      .formatted(
+                          desk.time(reading.takenAt()), reading.instrument(), reading.by())));
     } else {
       ((ChoiceField<String>) entry).show(reading == null ? null : reading.word());
     }
