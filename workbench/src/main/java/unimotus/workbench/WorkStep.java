@@ -64,6 +64,8 @@ public enum WorkStep {
           SHORT_CIRCUIT,
           FAIL_SAFE,
           NOT_AS_MEANT,
+          INPUT_PURPOSE,
+          COMMAND_AT_REST,
           MAINS_SELECTOR,
           MIXED_WIRE,
           BURDEN,

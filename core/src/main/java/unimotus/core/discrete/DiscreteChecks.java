@@ -48,6 +48,7 @@ public final class DiscreteChecks {
     checks.checkPulses();
     checks.checkStarts();
     checks.found.addAll(ReadingChecks.check(axis, checks.table));
+    checks.found.addAll(PurposeChecks.check(axis, checks.table));
     checks.found.addAll(LoadChecks.check(axis, checks.table));
     checks.found.addAll(FailSafeChecks.check(axis));
     checks.checkRestart();

@@ -56,6 +56,8 @@ public enum Rule {
   NOT_AS_MEANT("DIS-019", "Input reads otherwise than meant", "IEC 61131-2 (from memory)"),
   MAINS_SELECTOR("DIS-020", "Supply is set for another mains voltage", "common practice"),
   HAND_REFERENCE("DIS-021", "Hand starts the motor but not its potentiometer", "common practice"),
+  INPUT_PURPOSE("DIS-022", "Input does something else than it is wired for", "common practice"),
+  COMMAND_AT_REST("DIS-023", "Command is on at rest", "IEC 60204-1 7.5 (from memory)"),
   COMMAND_SOURCE("SET-001", "Drive listens to another command source", "common practice"),
   REFERENCE_SOURCE("SET-002", "Drive listens to another reference source", "common practice"),
   SETTING_RANGE("SET-003", "Setting is outside its range", "device sheet"),

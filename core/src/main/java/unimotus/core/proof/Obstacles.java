@@ -36,6 +36,8 @@ public record Obstacles(List<String> signal, List<String> motion) {
           Rule.SOURCE_SINK,
           Rule.INPUT_LEVEL,
           Rule.NOT_AS_MEANT,
+          Rule.INPUT_PURPOSE,
+          Rule.COMMAND_AT_REST,
           Rule.SWAPPED,
           Rule.START_TWICE,
           Rule.SHORT_CIRCUIT,

@@ -170,6 +170,22 @@ class RulesTest {
                 Fixtures.withSetting(contactFed, "P17", "pulse-reference"),
                 Fixtures.wire("x1", "plc:RO", "drive:DI2"))),
         Arguments.of(Rule.SWAPPED, exchanged()),
+        // Wired for run, set to reverse.
+        Arguments.of(
+            Rule.INPUT_PURPOSE,
+            with(
+                    Fixtures.withSetting(sound(), "P17", "run-reverse"),
+                    Fixtures.wire("x1", "plc:DO1", "drive:DI2"))
+                .withIntents(
+                    List.of(meant("drive:DI2", Meaning.RESET, new Condition("plc", "DO1"))))),
+        // Switched by the program, and the drive makes nothing of it.
+        Arguments.of(
+            Rule.INPUT_PURPOSE, with(sound(), Fixtures.wire("x1", "plc:DO1", "drive:DI2"))),
+        // A wire beside the contact.
+        Arguments.of(
+            Rule.COMMAND_AT_REST, with(sound(), Fixtures.wire("x1", "drive:P24", "drive:DI1"))),
+        // The output shorted to its supply.
+        Arguments.of(Rule.COMMAND_AT_REST, with(sound(), Fixtures.wire("x1", "plc:L+", "plc:DO0"))),
         Arguments.of(
             Rule.START_TWICE,
             Fixtures.withSetting(
