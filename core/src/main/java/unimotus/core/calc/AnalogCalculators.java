@@ -19,8 +19,10 @@ final class AnalogCalculators {
     return List.of(
         counts(),
         percent(),
-        signal(),
-        signalPercent(),
+        signal("signal", MeasureUnit.MILLIAMPERE, 4, 20),
+        signal("signal-volts", MeasureUnit.VOLT_UNIT, 0, 10),
+        signalPercent("signal-percent", MeasureUnit.MILLIAMPERE, 4, 20),
+        signalPercent("signal-volts-percent", MeasureUnit.VOLT_UNIT, 0, 10),
         liveZero(),
         resolution(),
         loopSupply(),
@@ -67,43 +69,42 @@ final class AnalogCalculators {
                 in.get("fullscale")));
   }
 
-  private static Calculator signal() {
+  private static Calculator signal(String name, MeasureUnit unit, double low, double high) {
     return new Calculator(
-        "signal",
-        "milliamps for a percentage of a range",
+        name,
+        "%s for a percentage of a range".formatted(words(unit)),
         List.of(
             signed("percent", "percentage", MeasureUnit.PERCENT),
-            of("low", "signal at 0 %", MeasureUnit.MILLIAMPERE, 4),
-            of("high", "signal at 100 %", MeasureUnit.MILLIAMPERE, 20)),
-        "percent=50% low=4mA high=20mA",
-        in ->
-            result(
-                "signal",
-                "s₀ + p/100·(s₁₀₀ − s₀)",
-                "%s + %s/100·(%s − %s)",
-                in.get("low") + in.get("percent") / 100 * (in.get("high") - in.get("low")),
-                MeasureUnit.MILLIAMPERE,
-                PRACTICE,
-                in.get("low"),
-                in.get("percent"),
-                in.get("high"),
-                in.get("low")));
+            of("low", "signal at 0 %", unit, low),
+            of("high", "signal at 100 %", unit, high)),
+        "percent=50%% low=%.0f%s high=%.0f%s".formatted(low, unit.symbol(), high, unit.symbol()),
+        in -> {
+          requireSpan(in);
+          return result(
+              "signal",
+              "s₀ + p/100·(s₁₀₀ − s₀)",
+              "%s + %s/100·(%s − %s)",
+              in.get("low") + in.get("percent") / 100 * (in.get("high") - in.get("low")),
+              unit,
+              PRACTICE,
+              in.get("low"),
+              in.get("percent"),
+              in.get("high"),
+              in.get("low"));
+        });
   }
 
-  private static Calculator signalPercent() {
+  private static Calculator signalPercent(String name, MeasureUnit unit, double low, double high) {
     return new Calculator(
-        "signal-percent",
-        "percentage for milliamps of a range",
+        name,
+        "percentage for %s of a range".formatted(words(unit)),
         List.of(
-            of("signal", "signal", MeasureUnit.MILLIAMPERE),
-            of("low", "signal at 0 %", MeasureUnit.MILLIAMPERE, 4),
-            of("high", "signal at 100 %", MeasureUnit.MILLIAMPERE, 20)),
-        "signal=12mA",
+            signed("signal", "signal", unit),
+            of("low", "signal at 0 %", unit, low),
+            of("high", "signal at 100 %", unit, high)),
+        "signal=%.0f%s".formatted((low + high) / 2, unit.symbol()),
         in -> {
-          if (in.get("high") == in.get("low")) {
-            throw new IllegalArgumentException(
-                "high must differ from low, both are %s mA".formatted(in.get("low")));
-          }
+          requireSpan(in);
           return result(
               "percent",
               "(s − s₀)/(s₁₀₀ − s₀)·100",
@@ -116,6 +117,14 @@ final class AnalogCalculators {
               in.get("high"),
               in.get("low"));
         });
+  }
+
+  private static void requireSpan(Inputs in) {
+    in.require(in.get("high") > in.get("low"), "high", "must be over the signal at 0 %");
+  }
+
+  private static String words(MeasureUnit unit) {
+    return unit == MeasureUnit.MILLIAMPERE ? "milliamps" : "volts";
   }
 
   private static Calculator liveZero() {

@@ -31,6 +31,11 @@ public record Calculator(
    * @throws IllegalArgumentException naming the number, its value and the limit
    */
   public CalcResult compute(Map<String, String> texts) {
-    return formula.apply(new Inputs(parameters, texts));
+    CalcResult result = formula.apply(new Inputs(parameters, texts));
+    if (!Double.isFinite(result.value())) {
+      throw new IllegalArgumentException(
+          "%s: these numbers have no result; one of them is zero or far too large".formatted(name));
+    }
+    return result;
   }
 }

@@ -2,8 +2,10 @@ package unimotus.core.calc;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.quantity.QuantityText;
 
 /** The numbers given to a calculator, each in the unit its parameter asks for. */
@@ -37,10 +39,11 @@ public final class Inputs {
       return parameter.fallback();
     }
     double value = QuantityText.parseIn(parameter.name(), text, parameter.unit());
-    if (value < 0 && !parameter.negative()) {
+    Optional<String> fault = parameter.fault(value);
+    if (fault.isPresent()) {
       throw new IllegalArgumentException(
-          "%s: %s must not be negative, but is %s"
-              .formatted(parameter.name(), parameter.about(), text));
+          "%s: %s %s, but is %s"
+              .formatted(parameter.name(), parameter.about(), fault.get(), text.strip()));
     }
     return value;
   }
@@ -56,6 +59,19 @@ public final class Inputs {
   /** The number of this name in its parameter's unit. */
   public double get(String name) {
     return values.get(name);
+  }
+
+  /**
+   * Refuses a number that does not go with the others.
+   *
+   * @param why what it has to be, such as {@code must be over the signal at 0 %}
+   * @throws IllegalArgumentException naming the number, its value and the limit
+   */
+  void require(boolean holds, String name, String why) {
+    if (!holds) {
+      throw new IllegalArgumentException(
+          "%s %s, but is %s".formatted(name, why, QuantityFormat.PLAIN.number(get(name))));
+    }
   }
 
   /**

@@ -1,6 +1,8 @@
 package unimotus.core.calc;
 
 import static unimotus.core.calc.Parameter.of;
+import static unimotus.core.calc.Parameter.positive;
+import static unimotus.core.calc.Parameter.share;
 import static unimotus.core.calc.Sums.result;
 
 import java.util.List;
@@ -33,7 +35,7 @@ final class MotorCalculators {
         "speed of the motor's field",
         List.of(
             of("frequency", "output frequency", MeasureUnit.HERTZ_UNIT),
-            of("poles", "pole count", MeasureUnit.ONE)),
+            positive("poles", "pole count", MeasureUnit.ONE)),
         "frequency=50Hz poles=4",
         in ->
             result(
@@ -53,7 +55,7 @@ final class MotorCalculators {
         "output frequency for a synchronous speed",
         List.of(
             of("speed", "synchronous speed", MeasureUnit.RPM),
-            of("poles", "pole count", MeasureUnit.ONE)),
+            positive("poles", "pole count", MeasureUnit.ONE)),
         "speed=1500rpm poles=4",
         in ->
             result(
@@ -100,17 +102,22 @@ final class MotorCalculators {
             of("synchronous", "synchronous speed", MeasureUnit.RPM),
             of("speed", "shaft speed", MeasureUnit.RPM)),
         "synchronous=1500rpm speed=1440rpm",
-        in ->
-            result(
-                "slip",
-                "s = (n_s − n)/n_s",
-                "(%s − %s)/%s",
-                100 * MotorFormulas.slip(in.get("synchronous"), in.get("speed")),
-                MeasureUnit.PERCENT,
-                RATING,
-                in.get("synchronous"),
-                in.get("speed"),
-                in.get("synchronous")));
+        in -> {
+          in.require(
+              in.get("speed") <= 2 * in.get("synchronous"),
+              "speed",
+              "must be at most twice the synchronous speed");
+          return result(
+              "slip",
+              "s = (n_s − n)/n_s",
+              "(%s − %s)/%s",
+              100 * MotorFormulas.slip(in.get("synchronous"), in.get("speed")),
+              MeasureUnit.PERCENT,
+              RATING,
+              in.get("synchronous"),
+              in.get("speed"),
+              in.get("synchronous"));
+        });
   }
 
   private static Calculator shaftSpeed() {
@@ -119,21 +126,26 @@ final class MotorCalculators {
         "shaft speed from frequency, poles and slip",
         List.of(
             of("frequency", "output frequency", MeasureUnit.HERTZ_UNIT),
-            of("poles", "pole count", MeasureUnit.ONE),
+            positive("poles", "pole count", MeasureUnit.ONE),
             of("slip", "slip speed at this load", MeasureUnit.RPM, 0)),
         "frequency=50Hz poles=4 slip=45rpm",
-        in ->
-            result(
-                "shaft speed",
-                "n = 120·f/p − n_slip",
-                "120·%s/%s − %s",
-                MotorFormulas.synchronousRpm(in.get("frequency"), in.whole("poles"))
-                    - in.get("slip"),
-                MeasureUnit.RPM,
-                RATING,
-                in.get("frequency"),
-                in.get("poles"),
-                in.get("slip")));
+        in -> {
+          in.require(
+              in.get("slip")
+                  <= MotorFormulas.synchronousRpm(in.get("frequency"), in.whole("poles")),
+              "slip",
+              "must be at most the synchronous speed, 100 %");
+          return result(
+              "shaft speed",
+              "n = 120·f/p − n_slip",
+              "120·%s/%s − %s",
+              MotorFormulas.synchronousRpm(in.get("frequency"), in.whole("poles")) - in.get("slip"),
+              MeasureUnit.RPM,
+              RATING,
+              in.get("frequency"),
+              in.get("poles"),
+              in.get("slip"));
+        });
   }
 
   private static Calculator torque() {
@@ -182,9 +194,9 @@ final class MotorCalculators {
         "line current from power, voltage, power factor and efficiency",
         List.of(
             of("power", "shaft power", MeasureUnit.WATT_UNIT),
-            of("voltage", "line-to-line voltage", MeasureUnit.VOLT_UNIT),
-            of("powerfactor", "cos φ", MeasureUnit.ONE),
-            of("efficiency", "efficiency", MeasureUnit.PERCENT)),
+            positive("voltage", "line-to-line voltage", MeasureUnit.VOLT_UNIT),
+            share("powerfactor", "cos φ", MeasureUnit.ONE),
+            share("efficiency", "efficiency", MeasureUnit.PERCENT)),
         "power=4kW voltage=400V powerfactor=0.81 efficiency=88.6%",
         in ->
             result(
@@ -210,9 +222,9 @@ final class MotorCalculators {
         "efficiency from the plate",
         List.of(
             of("power", "shaft power", MeasureUnit.WATT_UNIT),
-            of("voltage", "line-to-line voltage", MeasureUnit.VOLT_UNIT),
-            of("current", "line current", MeasureUnit.AMPERE_UNIT),
-            of("powerfactor", "cos φ", MeasureUnit.ONE)),
+            positive("voltage", "line-to-line voltage", MeasureUnit.VOLT_UNIT),
+            positive("current", "line current", MeasureUnit.AMPERE_UNIT),
+            share("powerfactor", "cos φ", MeasureUnit.ONE)),
         "power=4kW voltage=400V current=8.05A powerfactor=0.81",
         in -> {
           double value =

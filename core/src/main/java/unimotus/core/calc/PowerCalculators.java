@@ -1,6 +1,7 @@
 package unimotus.core.calc;
 
 import static unimotus.core.calc.Parameter.of;
+import static unimotus.core.calc.Parameter.positive;
 import static unimotus.core.calc.Sums.result;
 
 import java.util.List;
@@ -34,8 +35,8 @@ final class PowerCalculators {
         "full-load-current",
         "current of a motor of this power, for sizing",
         List.of(
-            of("power", "rated power", MeasureUnit.KILOWATT),
-            of("voltage", "voltage, line to line", MeasureUnit.VOLT_UNIT)),
+            positive("power", "rated power", MeasureUnit.KILOWATT),
+            positive("voltage", "voltage, line to line", MeasureUnit.VOLT_UNIT)),
         "power=10hp voltage=460V",
         in ->
             result(
@@ -79,7 +80,7 @@ final class PowerCalculators {
         List.of(
             of("current", "current", MeasureUnit.AMPERE_UNIT),
             of("length", "length of the cable", MeasureUnit.METRE_UNIT),
-            of("size", "conductor", MeasureUnit.SQUARE_MILLIMETRE)),
+            positive("size", "conductor", MeasureUnit.SQUARE_MILLIMETRE)),
         "current=11.2A length=100m size=2.5mm2",
         in ->
             result(
@@ -104,7 +105,7 @@ final class PowerCalculators {
         "time until a class 10 overload trips from cold",
         List.of(
             of("current", "current", MeasureUnit.AMPERE_UNIT),
-            of("setting", "setting of the overload", MeasureUnit.AMPERE_UNIT)),
+            positive("setting", "setting of the overload", MeasureUnit.AMPERE_UNIT)),
         "current=16.1A setting=8.05A",
         in ->
             result(
@@ -131,7 +132,7 @@ final class PowerCalculators {
     return new Calculator(
         "link-voltage",
         "nominal d.c. link of a regulated infeed",
-        List.of(of("line", "mains voltage, line to line", MeasureUnit.VOLT_UNIT)),
+        List.of(positive("line", "mains voltage, line to line", MeasureUnit.VOLT_UNIT)),
         "line=400V",
         in ->
             result(

@@ -67,6 +67,8 @@ class CalculatorsTest {
     "percent, counts=13824, 50",
     "signal, percent=37.5%, 10",
     "signal-percent, signal=12mA, 50",
+    "signal-volts, percent=37.5%, 3.75",
+    "signal-volts-percent, signal=3.75V, 37.5",
     "live-zero, percent=0%, 20",
     "live-zero, percent=100%, 0",
     "resolution, span=50Hz fullscale=4095, 0.01221",
@@ -110,14 +112,14 @@ class CalculatorsTest {
       value = {
         "torque | power=4kW | speed is missing",
         "torque | power=4kW speed=1455rpm colour=red | 'colour' is not asked for",
-        "torque | power=-4kW speed=1455rpm | power: shaft power must not be negative",
+        "torque | power=-4kW speed=1455rpm | power: shaft power at least 0",
         "torque | power=4kW speed=50Hz | measures frequency",
         "torque | power=4kW speed=0 | 0 rpm",
         "torque | power=four speed=1455 | 'four' is not a number",
         "synchronous-speed | frequency=50 poles=3 | not 3",
         "synchronous-speed | frequency=50 poles=4.5 | whole number",
         "accelerating-torque | inertia=1 speed=1 time=0 | ramp time must be positive",
-        "signal-percent | signal=5 low=4mA high=4mA | must differ",
+        "signal-percent | signal=5 low=4mA high=4mA | must be over",
         "resolution | span=50 fullscale=0 | fullscale must be positive",
         "reflected-inertia | inertia=1 ratio=0 | ratio must be positive"
       })
@@ -146,5 +148,54 @@ class CalculatorsTest {
   @Test
   void anUnknownCalculatorIsNotFound() {
     assertThat(Calculators.find("flux")).isEmpty();
+  }
+
+  /** Nonsense is refused with the number, its value and the limit, never computed. */
+  @ParameterizedTest
+  @CsvSource({
+    "motor-current, power=4kW voltage=0V powerfactor=0.81 efficiency=88%, voltage, over 0",
+    "motor-current, power=4kW voltage=400V powerfactor=1.2 efficiency=88%, powerfactor, at most 1",
+    "motor-current, power=4kW voltage=400V powerfactor=0.8 efficiency=120%, efficiency, at most 100 %",
+    "efficiency, power=4kW voltage=400V current=0A powerfactor=0.81, current, over 0",
+    "synchronous-speed, frequency=1e308 poles=4, frequency, at most",
+    "shaft-speed, frequency=50Hz poles=4 slip=2000rpm, slip, at most the synchronous speed",
+    "slip, synchronous=1500rpm speed=99999rpm, speed, at most twice",
+    "signal, percent=50% low=20mA high=4mA, high, must be over",
+    "link-voltage, line=0V, line, over 0",
+    "torque, power=-4kW speed=1455rpm, power, at least 0"
+  })
+  void nonsenseIsRefused(String name, String text, String thing, String limit) {
+    assertThatThrownBy(() -> calc(name, text))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageStartingWith(thing)
+        .hasMessageContaining(limit);
+  }
+
+  /** Every number of every example set to what cannot be: a refusal or a finite result. */
+  @ParameterizedTest
+  @MethodSource("all")
+  void noNumberMakesACalculatorSpeakNonsense(Calculator calculator) {
+    for (String bad : List.of("0", "-5", "1e308", "1e20", "1e-12", "-0", "NaN", "Infinity")) {
+      for (String key : pairs(calculator.example()).keySet()) {
+        Map<String, String> texts = pairs(calculator.example());
+        texts.put(key, bad);
+        try {
+          assertThat(calculator.compute(texts).value())
+              .as("%s %s=%s", calculator.name(), key, bad)
+              .isFinite();
+        } catch (IllegalArgumentException refused) {
+          assertThat(refused.getMessage()).as("%s=%s", key, bad).isNotBlank();
+        }
+      }
+      if (bad.equals("1e308")) {
+        for (String key : pairs(calculator.example()).keySet()) {
+          Map<String, String> texts = pairs(calculator.example());
+          texts.put(key, bad);
+          assertThatThrownBy(() -> calculator.compute(texts))
+              .as("%s %s", calculator.name(), key)
+              .isInstanceOf(IllegalArgumentException.class);
+        }
+      }
+    }
   }
 }
