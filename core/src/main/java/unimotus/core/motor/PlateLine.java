@@ -20,7 +20,23 @@ import unimotus.core.sheet.Plate;
 public record PlateLine(List<PlateColumn> columns, List<String> notes) {
   private static final double WATTS_PER_HORSEPOWER = 745.6998715822702;
 
-  private static final String NUMBERS = "([0-9]+(?:[.,][0-9]+)?(?: */ *[0-9]+(?:[.,][0-9]+)?)*)";
+  private static final String NUMBER = "(?:[0-9]+(?:[.,][0-9]+)?|[.,][0-9]+)";
+
+  /** A number, a whole number with a fraction behind it, or several with slashes between. */
+  private static final String NUMBERS =
+      "((?:[0-9]+ +[1-7]/[2-8]|%1$s(?: */ *%1$s)*))".formatted(NUMBER);
+
+  /** Half a horsepower and the like: a fraction, not two columns. */
+  private static final Pattern FRACTION = Pattern.compile("(?:([0-9]+) +)?([1-7])/([2-8])");
+
+  /** Where a comma could stand for thousands. */
+  private static final Pattern THOUSANDS = Pattern.compile("[1-9][0-9]{0,2},[0-9]{3}");
+
+  /** What plates say besides, none of it used here. */
+  private static final Pattern BESIDES =
+      Pattern.compile(
+          "\\b(?:IP *[0-9]{2}|IE *[1-5]|S[1-9]|3 *(?:~|ph(?:ase)?s?\\b)|mot(?:or)?\\b|[0-9]+ *poles?\\b"
+              + "|cl(?:ass)?\\.? *[BFH]\\b|[0-9]{2,3} *[SML][0-9]?\\b|IEC *60034(?:-[0-9]+)?)|3~|[ΔYyD]/?[ΔYyD]?|[-–/,;|=:()]");
 
   /** What a plate says, and how it is told from other numbers. */
   private enum Item {
@@ -57,22 +73,50 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
    */
   public static PlateLine read(String line, Plate before) {
     Map<Item, List<Double>> found = new EnumMap<>(Item.class);
+    String rest = line;
     for (Item item : Item.values()) {
       Matcher matcher = item.pattern.matcher(line);
       if (matcher.find()) {
         found.put(item, numbers(item, matcher));
+        rest = rest.replace(matcher.group(), " ");
       }
     }
-    return new Reader(found, before).columns();
+    PlateLine read = new Reader(found, before).columns();
+    String left = BESIDES.matcher(rest).replaceAll(" ").strip().replaceAll(" +", " ");
+    if (!left.matches(".*[0-9].*")) {
+      return read;
+    }
+    List<String> notes = new ArrayList<>(read.notes());
+    notes.add("not understood and left out: '%s'".formatted(left));
+    return new PlateLine(read.columns(), notes);
   }
 
   private static List<Double> numbers(Item item, Matcher matcher) {
     double factor = item == Item.POWER ? watts(matcher.group(2)) : 1;
+    String text = matcher.group(1).strip();
+    Matcher fraction = FRACTION.matcher(text);
+    if (item == Item.POWER && fraction.matches() && isProper(fraction)) {
+      double whole = fraction.group(1) == null ? 0 : Double.parseDouble(fraction.group(1));
+      return List.of(
+          factor
+              * (whole
+                  + Double.parseDouble(fraction.group(2)) / Double.parseDouble(fraction.group(3))));
+    }
     List<Double> numbers = new ArrayList<>();
-    for (String number : matcher.group(1).split("/")) {
-      numbers.add(factor * Double.parseDouble(number.strip().replace(',', '.')));
+    for (String number : text.split("/")) {
+      String one = number.strip();
+      if (THOUSANDS.matcher(one).matches()) {
+        throw new IllegalArgumentException(
+            "%s: '%s' can mean %s or %s; write it without a thousands mark"
+                .formatted(item.label, one, one.replace(",", ""), one.replace(',', '.')));
+      }
+      numbers.add(factor * Double.parseDouble("0" + one.replace(',', '.')));
     }
     return numbers;
+  }
+
+  private static boolean isProper(Matcher fraction) {
+    return Integer.parseInt(fraction.group(2)) < Integer.parseInt(fraction.group(3));
   }
 
   private static double watts(String unit) {

@@ -112,7 +112,7 @@ class CalculatorsTest {
       value = {
         "torque | power=4kW | speed is missing",
         "torque | power=4kW speed=1455rpm colour=red | 'colour' is not asked for",
-        "torque | power=-4kW speed=1455rpm | power: shaft power at least 0",
+        "torque | power=-4kW speed=1455rpm | power: shaft power must be at least 0",
         "torque | power=4kW speed=50Hz | measures frequency",
         "torque | power=4kW speed=0 | 0 rpm",
         "torque | power=four speed=1455 | 'four' is not a number",

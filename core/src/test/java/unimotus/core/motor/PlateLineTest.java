@@ -98,4 +98,39 @@ class PlateLineTest {
     assertThatThrownBy(() -> read("4/5/6 kW 230/400 V 8 A 50 Hz 1456 rpm cos 0.8"))
         .hasMessageContaining("voltage has 2 values");
   }
+
+  /** As plates of both continents print it: fractions, a factor without its zero, two columns. */
+  @Test
+  void platesOfBothContinents() {
+    Plate fraction =
+        read("1 1/2 HP 230/460 V 4.4/2.2 A 60 Hz 1745 RPM PF .85 SF 1.15").columns().get(1).plate();
+    assertThat(fraction.powerWatts()).isCloseTo(1.5 * 745.7, within(0.01));
+    assertThat(fraction.powerFactor()).isEqualTo(0.85);
+    assertThat(fraction.serviceFactor()).isEqualTo(1.15);
+    assertThat(fraction.currentAmperes()).isEqualTo(2.2);
+    assertThat(
+            read("3/4 hp 460 V 1.6 A 60 Hz 1725 rpm pf .72").columns().get(0).plate().powerWatts())
+        .isCloseTo(0.75 * 745.7, within(0.01));
+    PlateLine two = read("7.5/10 hp 400/460 V 11.5/12.5 A 50/60 Hz 1455/1755 rpm pf .84/.85");
+    assertThat(two.columns()).hasSize(2);
+    assertThat(two.columns().get(1).plate().powerWatts()).isCloseTo(7457, within(0.1));
+    PlateLine full =
+        read("Mot. 3~ IE3 112M IP55 S1 4 kW 400 V Y 8.05 A 50 Hz 1456 1/min cos φ 0,81 cl. F");
+    assertThat(full.columns()).hasSize(1);
+    assertThat(full.notes()).isEmpty();
+  }
+
+  @Test
+  void aThousandOrOneAndAHalfIsNotGuessed() {
+    assertThatThrownBy(() -> read("4 kW 400 V 8.05 A 50 Hz 1,456 rpm cos 0.81"))
+        .hasMessageContaining("speed")
+        .hasMessageContaining("1456 or 1.456");
+  }
+
+  @Test
+  void whatIsNotUnderstoodIsSaid() {
+    PlateLine line = read("4 kW 400 V 8.05 A 50 Hz 1456 rpm cos 0.81 no. 778-12");
+    assertThat(line.columns()).hasSize(1);
+    assertThat(line.notes()).singleElement().asString().contains("not understood", "778");
+  }
 }
