@@ -5,11 +5,15 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
@@ -83,5 +87,79 @@ class MapCsvTest {
     assertThatThrownBy(() -> read("register,what\n1,2\n", null))
         .isInstanceOf(FileFault.class)
         .hasMessageContaining("no column 'name'");
+  }
+
+  /** Every constant there is, at addresses that look like references and at both ends. */
+  @Test
+  void everyConstantComesBack() throws IOException {
+    int[] addresses = {0, 1, 9999, 10000, 10001, 30001, 40001, 40002, 49999, 65500};
+    List<RegisterEntry> entries = new ArrayList<>();
+    for (RegisterTable table : RegisterTable.values()) {
+      for (RegisterType type : RegisterType.values()) {
+        if (table.isBits() != (type == RegisterType.BIT)) {
+          continue;
+        }
+        for (int i = 0; i < addresses.length; i++) {
+          RegisterRole role = RegisterRole.values()[i % RegisterRole.values().length];
+          entries.add(
+              new RegisterEntry(
+                  "%s %s %d".formatted(table, type, i),
+                  table,
+                  addresses[i],
+                  type,
+                  WordOrder.values()[i % WordOrder.values().length],
+                  i % 2 == 0 ? 0.1 : -2.5e-3,
+                  i % 3 - 1,
+                  i % 2 == 0 ? "Hz" : "",
+                  -1e9,
+                  1e9,
+                  RegisterEntry.Access.values()[i % RegisterEntry.Access.values().length],
+                  i % 2 == 0 ? "group, with comma" : "",
+                  role));
+        }
+      }
+    }
+    RegisterMap map = new RegisterMap(entries);
+    StringBuilder out = new StringBuilder();
+    MapCsv.write(map, out);
+    MapCsv.Read back = read(out.toString(), null);
+    assertThat(back.problems()).isEmpty();
+    assertThat(back.map()).isEqualTo(map);
+  }
+
+  /** Every address of every table in every notation that can write it. */
+  @Test
+  void everyAddressComesBackInEveryNotation() {
+    for (RegisterTable table : RegisterTable.values()) {
+      for (Notation notation : Notation.values()) {
+        for (int address = 0; address <= 0xFFFF; address++) {
+          String text = notation.write(table, address);
+          if (text.equals("–")) {
+            // Five digits hold no more than the first ten thousand.
+            assertThat(notation).isEqualTo(Notation.FIVE_DIGITS);
+            continue;
+          }
+          assertThat(notation.read(table, text)).isEqualTo(address);
+        }
+      }
+    }
+  }
+
+  @Test
+  void whatIsRefusedNamesLineAndColumn() throws FileFault {
+    MapCsv.Read read =
+        read(
+            """
+            name,table,address,type,scale,role
+            speed,holding register,1,unsigned 16,"1,500",reference
+            torque,holding register,2,unsigned 16,1,setpoint of nothing
+            current,holding register,70000,unsigned 16,1,
+            """,
+            Notation.FROM_ZERO);
+    assertThat(read.map().entries()).isEmpty();
+    assertThat(read.problems()).hasSize(3);
+    assertThat(read.problems().get(0)).contains("line 2", "scale", "1,500");
+    assertThat(read.problems().get(1)).contains("line 3", "role", "setpoint of nothing");
+    assertThat(read.problems().get(2)).contains("line 4", "70000");
   }
 }

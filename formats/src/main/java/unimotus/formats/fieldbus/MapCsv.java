@@ -19,6 +19,8 @@ import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
 import unimotus.formats.csv.CsvTable;
 import unimotus.formats.json.FileFault;
 
@@ -68,7 +70,7 @@ public final class MapCsv {
         csv.printRecord(
             e.name(),
             e.table().label(),
-            e.address(),
+            address(e),
             e.type().label(),
             e.order(),
             e.scale(),
@@ -81,6 +83,17 @@ public final class MapCsv {
             e.role().label());
       }
     }
+  }
+
+  /**
+   * The address counted from 0; as a hexadecimal number where its digits look like a reference such
+   * as 40001.
+   */
+  private static String address(RegisterEntry entry) {
+    String plain = Integer.toString(entry.address());
+    return looks(entry.table(), plain) == Notation.FROM_ZERO
+        ? plain
+        : "0x%04X".formatted(entry.address());
   }
 
   /**
@@ -202,9 +215,9 @@ public final class MapCsv {
     if (text.isEmpty() && usual != null) {
       return usual;
     }
-    String wanted = text.toLowerCase(Locale.ROOT).replace('-', ' ').replace('_', ' ');
+    String wanted = plain(text);
     return Arrays.stream(all)
-        .filter(t -> words.apply(t).toLowerCase(Locale.ROOT).equals(wanted))
+        .filter(t -> plain(words.apply(t)).equals(wanted))
         .findFirst()
         .orElseThrow(
             () ->
@@ -216,16 +229,16 @@ public final class MapCsv {
                             String.join(", ", Arrays.stream(all).map(words).toList()))));
   }
 
+  /** Hyphens, underscores and case are nobody's business. */
+  private static String plain(String word) {
+    return word.toLowerCase(Locale.ROOT).replace('-', ' ').replace('_', ' ');
+  }
+
   private static double number(Map<Column, String> cells, Column column, double usual) {
     String text = cells.getOrDefault(column, "");
     if (text.isEmpty()) {
       return usual;
     }
-    try {
-      return Double.parseDouble(text.contains(".") ? text : text.replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
-          "%s '%s' is not a number".formatted(column.heading(), text));
-    }
+    return QuantityText.parseIn(column.heading(), text, MeasureUnit.ONE);
   }
 }
