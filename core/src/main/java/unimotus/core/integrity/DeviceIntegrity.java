@@ -2,7 +2,10 @@ package unimotus.core.integrity;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import unimotus.core.finding.Rule;
+import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Device;
 import unimotus.core.machine.Drive;
@@ -14,6 +17,7 @@ import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 
@@ -82,13 +86,35 @@ final class DeviceIntegrity {
               : "Remove it, or choose the drive it belongs to.");
       return;
     }
-    found.add(
-        device.id(),
+    found.addFor(
+        concerned(device, what),
         Rule.SWITCH_POSITION,
         "devices/%s/%s".formatted(device.id(), what.id()),
         what.text(),
         "Where the switch really stands is not known; nothing can rest on it.",
         "Look at the device and choose the position it stands in.");
+  }
+
+  /** A channel's switch concerns the axes that use the channel, another one all of the device. */
+  private Set<String> concerned(Device device, Unusable what) {
+    Optional<String> channel =
+        sheets.find(kind(device), device.sheet()).stream()
+            .flatMap(s -> s.selectors().stream())
+            .filter(s -> s.id().equals(what.id()))
+            .findFirst()
+            .map(Selector::terminal);
+    Set<String> owners = found.owners(device.id());
+    if (!(device instanceof Controller) || channel.isEmpty()) {
+      return owners;
+    }
+    return project.axes().stream()
+        .filter(a -> owners.contains(a.id()))
+        .filter(
+            a ->
+                channel.get().equals(a.reference().output())
+                    || channel.get().equals(a.answer().input()))
+        .map(Axis::id)
+        .collect(Collectors.toSet());
   }
 
   /**

@@ -63,6 +63,16 @@ public final class Integrity {
     addTo(owners.getOrDefault(device, Set.of()), Severity.ERROR, rule, place, seen, why, remedy);
   }
 
+  /** The axes a device belongs to. */
+  Set<String> owners(String device) {
+    return owners.getOrDefault(device, Set.of());
+  }
+
+  /** Something about these axes; about the line where there are none. */
+  void addFor(Set<String> axes, Rule rule, String place, String seen, String why, String remedy) {
+    addTo(axes, Severity.ERROR, rule, place, seen, why, remedy);
+  }
+
   /** Something about what several devices share. */
   void add(List<String> devices, Rule rule, String place, String seen, String why, String remedy) {
     Set<String> axes = new LinkedHashSet<>();

@@ -27,7 +27,12 @@ public record Unusable(String device, String id, boolean isSetting, boolean isKn
 
   /** Everything of a device that cannot be used; empty where all can. */
   public static List<Unusable> of(Device device, DeviceSheet sheet) {
-    List<Unusable> found = new ArrayList<>(selectors(device, sheet, s -> true));
+    return of(device, sheet, s -> true);
+  }
+
+  /** Everything of a device that cannot be used, of its switches only those of {@code which}. */
+  public static List<Unusable> of(Device device, DeviceSheet sheet, Predicate<Selector> which) {
+    List<Unusable> found = new ArrayList<>(selectors(device, sheet, which));
     if (device instanceof Drive drive && sheet instanceof DriveSheet drives) {
       found.addAll(settings(drive, drives, s -> true));
     }

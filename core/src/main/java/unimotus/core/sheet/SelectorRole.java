@@ -71,6 +71,11 @@ public enum SelectorRole {
     };
   }
 
+  /** Whether it belongs to an analog channel and has no influence on anything else. */
+  public boolean isAnalog() {
+    return this == INPUT_KIND || this == CHANNEL_RANGE || this == RAW_FULL_SCALE;
+  }
+
   /** What it decides, in a few words. */
   public String label() {
     return label;

@@ -162,7 +162,7 @@ public record StopVerdict(
   private static Optional<String> unusable(StopCircuit circuit) {
     Optional<String> value =
         circuit.installation().devices().stream()
-            .flatMap(d -> Unusable.of(d.device(), d.sheet()).stream())
+            .flatMap(d -> Unusable.of(d.device(), d.sheet(), s -> !s.role().isAnalog()).stream())
             .map(Unusable::text)
             .findFirst();
     return value.or(

@@ -64,6 +64,21 @@ class IntegrityTest {
     assertThat(axis.whyNoPath()).isEqualTo(finding.seen());
   }
 
+  /** A channel nobody uses stands wrong: that is the line's, and no axis stops being told of. */
+  @Test
+  void aChannelOfNoAxisIsTheLines() {
+    Axis axis = SOUND.axes().get(0);
+    Project project =
+        controller("AI0.range", "0..10")
+            .with(axis.withAnswer(axis.answer().withTerminals(null, null)));
+    LineReview review = review(project);
+    assertThat(review.line()).extracting(Finding::rule).containsExactly(Rule.SWITCH_POSITION);
+    assertThat(review.axes().get(0).findings())
+        .extracting(Finding::rule)
+        .doesNotContain(Rule.SWITCH_POSITION);
+    assertThat(review.axes().get(0).path()).isNotNull();
+  }
+
   @Test
   void aSwitchTheDeviceDoesNotHaveIsTold() {
     Finding finding = told(controller("AO9.range", "0-10 V"), Rule.SWITCH_POSITION);

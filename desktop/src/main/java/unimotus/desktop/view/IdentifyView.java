@@ -102,9 +102,14 @@ final class IdentifyView implements View {
       plateLine = new PlateLineCard(desk, assembly.motor());
     }
     plateLine.show(assembly.motor());
-    desk.evidence().ifPresent(ready::show);
     VBox left = new VBox(12, plateLine, new DriveReadCard(desk, assembly));
-    VBox right = new VBox(12, findings, Parts.sheet(8, ready));
+    VBox right = new VBox(12, findings);
+    desk.evidence()
+        .ifPresent(
+            e -> {
+              ready.show(e);
+              right.getChildren().add(Parts.sheet(8, ready));
+            });
     HBox.setHgrow(left, Priority.ALWAYS);
     left.setPrefWidth(600);
     right.setPrefWidth(430);

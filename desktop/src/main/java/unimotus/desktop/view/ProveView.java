@@ -8,6 +8,7 @@ import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.Reading;
 import unimotus.core.proof.AxisProof;
@@ -46,7 +47,7 @@ final class ProveView implements View {
     instrument.setId("instrument");
     instrument.setPromptText("instrument, else as listed");
     instrument.setPrefColumnCount(15);
-    title.setMinWidth(javafx.scene.layout.Region.USE_PREF_SIZE);
+    title.setMinWidth(Region.USE_PREF_SIZE);
     HBox head = Parts.row(10, title, Parts.spring(), by, instrument);
     VBox left =
         new VBox(
@@ -132,6 +133,7 @@ final class ProveView implements View {
       if (!prediction.group().equals(group)) {
         group = prediction.group();
         Label heading = Parts.label(group, "ink-strong");
+        heading.setMinWidth(Region.USE_PREF_SIZE);
         heading.setPadding(new Insets(9, 0, 1, 8));
         Label how = Parts.label(prediction.how(), "ink-caption");
         HBox line = Parts.row(12, heading, how);
