@@ -7,13 +7,12 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Application;
 import javafx.application.Platform;
 import javafx.scene.Scene;
 import javafx.stage.Stage;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.desktop.shell.Shell;
 import unimotus.formats.json.FileFault;
@@ -28,6 +27,9 @@ public final class DesktopApp extends Application {
   private static final int HEIGHT = 800;
 
   private static CompletableFuture<Opening> opening = new CompletableFuture<>();
+
+  /** Why device sheets of the user's folder were left out, told once the window is there. */
+  private static final List<String> LEFT_OUT = new CopyOnWriteArrayList<>();
 
   /** Begins with the sheets and the wanted project while the window toolkit still starts. */
   static void prepare(String[] arguments) {
@@ -64,6 +66,9 @@ public final class DesktopApp extends Application {
     stage.setScene(scene);
     stage.setTitle("Unimotus");
     openWanted(arguments, desk);
+    if (!LEFT_OUT.isEmpty()) {
+      desk.refuse(String.join("; ", LEFT_OUT));
+    }
     stage.show();
     if (shots) {
       new Shots(stage, desk, Path.of(arguments.get(arguments.indexOf("--shots") + 1))).take();
@@ -87,10 +92,10 @@ public final class DesktopApp extends Application {
     try {
       catalogue = SheetLibrary.withFolder(folder, faults);
     } catch (IOException e) {
-      log().warn("the folder of device sheets cannot be read: {}", e.getMessage());
+      LEFT_OUT.add("the folder of device sheets cannot be read: " + e.getMessage());
       return SheetLibrary.catalogue();
     }
-    faults.forEach(f -> log().warn("device sheet left out: {}", f.getMessage()));
+    faults.forEach(f -> LEFT_OUT.add("device sheet left out: " + f.getMessage()));
     return catalogue;
   }
 
@@ -126,10 +131,5 @@ public final class DesktopApp extends Application {
                 stage.close();
               });
         });
-  }
-
-  /** Asked for only when there is something to say: setting up the log costs a quarter second. */
-  private static Logger log() {
-    return LoggerFactory.getLogger(DesktopApp.class);
   }
 }

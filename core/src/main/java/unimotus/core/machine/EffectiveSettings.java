@@ -8,18 +8,55 @@ import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
 
 /** The settings and switches of one drive as they stand, by meaning. */
 public record EffectiveSettings(Drive drive, DriveSheet sheet) {
 
   /**
-   * The value in effect of a definition: the changed one, else the default. A choice that is not
-   * among its options cannot be entered, so the default stays; that is told as a finding.
+   * The value in effect of a definition: the one entered, else the one another entry has rewritten
+   * it to, as a macro does, else the factory default. A choice that is not among its options cannot
+   * be entered; that is told as a finding.
    */
   public SettingValue value(SettingDefinition definition) {
     SettingValue entered = drive.settings().get(definition.code());
-    return entered == null || !isOfItsKind(definition, entered) ? definition.initial() : entered;
+    if (entered != null && isOfItsKind(definition, entered)) {
+      return entered;
+    }
+    return rewritten(definition).orElse(definition.initial());
+  }
+
+  /**
+   * What a setting that was not entered itself stands at because another one was; empty where none
+   * rewrites it. Of several the one entered deepest in the chain counts, as the rules stand.
+   */
+  private Optional<SettingValue> rewritten(SettingDefinition definition) {
+    SettingValue found = null;
+    for (SettingRule.Rewrites rule : sheet.rules(SettingRule.Rewrites.class)) {
+      SettingValue sets = rule.sets().get(definition.code());
+      if (sets != null && isEntered(rule)) {
+        found = sets;
+      }
+    }
+    return Optional.ofNullable(found);
+  }
+
+  private boolean isEntered(SettingRule.Rewrites rule) {
+    SettingValue by = drive.settings().get(rule.code());
+    return by != null
+        && (rule.when() == null
+            || (by instanceof SettingValue.Choice c && c.value().equals(rule.when())));
+  }
+
+  /** The setting whose entry has rewritten this one; empty where none has. */
+  public Optional<String> rewrittenBy(SettingDefinition definition) {
+    return drive.settings().containsKey(definition.code())
+        ? Optional.empty()
+        : sheet.rules(SettingRule.Rewrites.class).stream()
+            .filter(r -> r.sets().containsKey(definition.code()) && isEntered(r))
+            .map(SettingRule.Rewrites::code)
+            .reduce((first, second) -> second);
   }
 
   private static boolean isOfItsKind(SettingDefinition definition, SettingValue entered) {
