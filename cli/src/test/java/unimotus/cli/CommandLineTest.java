@@ -65,7 +65,7 @@ class CommandLineTest {
   void checkOfASoundFileSaysSo() throws IOException {
     String sound =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"I75\": \"fault\"", "\"I70\": \"4-20 mA\", \"I75\": \"fault\"");
+            .replace("\"I70\": \"0-20 mA\"", "\"I70\": \"4-20 mA\"");
     assertThat(run("check", file("sound.unimotus.json", sound).toString())).isZero();
     assertThat(out.toString()).contains("0 to mend");
   }

@@ -155,7 +155,7 @@ class MapStationTest extends WindowTest {
     waitUntil(() -> message(this).contains("illegal data value"));
     type("#live-other-value", "soon");
     press("#live-set");
-    assertThat(message(this)).contains("link time-out: 'soon' is no number");
+    assertThat(message(this)).contains("link time-out: 'soon' is not a number");
     press("#trouble-busy");
     waitUntil(() -> shows("server device busy"));
     press("#trouble-none");

@@ -7,10 +7,15 @@ import static org.assertj.core.api.Assertions.within;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
+import java.util.Random;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.SettingGraph;
+import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.settings.SettingCsv;
@@ -93,5 +98,43 @@ class SettingCsvTest {
     StringBuilder out = new StringBuilder();
     SettingCsv.write(entry, out);
     assertThat(out.toString()).contains("S91").contains("twice");
+  }
+
+  /** Every shipped drive at random values it takes, written and read back equal. */
+  @Test
+  void everyDriveComesBackWhole() throws IOException {
+    Random random = new Random(20);
+    for (DriveSheet sheet : SheetLibrary.catalogue().all(DriveSheet.class)) {
+      for (int round = 0; round < 20; round++) {
+        Map<String, SettingValue> values = new TreeMap<>();
+        for (SettingDefinition setting : sheet.settings()) {
+          values.put(setting.code(), any(setting, random));
+        }
+        StringBuilder out = new StringBuilder();
+        SettingCsv.write(sheet, values, out);
+        SettingCsv.Read back =
+            SettingCsv.read("x.csv", out.toString().getBytes(StandardCharsets.UTF_8), sheet);
+        assertThat(back.problems()).as(sheet.id()).isEmpty();
+        assertThat(back.values()).as(sheet.id()).isEqualTo(values);
+      }
+    }
+  }
+
+  private static SettingValue any(SettingDefinition setting, Random random) {
+    if (setting instanceof ChoiceSetting choice) {
+      return new SettingValue.Choice(
+          choice.options().get(random.nextInt(choice.options().size())).value());
+    }
+    NumberSetting number = (NumberSetting) setting;
+    double value = number.minimum() + random.nextDouble() * (number.maximum() - number.minimum());
+    double step = Math.rint(value * 100) / 100;
+    return new SettingValue.Number(Math.max(number.minimum(), Math.min(number.maximum(), step)));
+  }
+
+  @Test
+  void aThousandOrOneAndAHalfIsNotGuessed() throws IOException {
+    SettingCsv.Read read = read("code;value;unit\nM14;1,456;rpm\n");
+    assertThat(read.values()).isEmpty();
+    assertThat(read.problems()).singleElement().asString().contains("1,456", "1456 or 1.456");
   }
 }

@@ -140,6 +140,17 @@ public final class Detective {
         : new Scored(s.cause(), s.second(), s.variant(), most, s.outliers());
   }
 
+  /** Whether no more than so many readings contradict a variant. */
+  private boolean fits(Variant variant, int allowed) {
+    int outliers = 0;
+    for (Clue clue : clues) {
+      if (!clue.explainedBy(variant) && ++outliers > allowed) {
+        return false;
+      }
+    }
+    return true;
+  }
+
   private int outliers(Variant variant) {
     int outliers = 0;
     for (Clue clue : clues) {
@@ -163,9 +174,7 @@ public final class Detective {
         }
       }
     }
-    List<Scored> fitting =
-        best.values().stream().filter(s -> s.outliers() <= allowed(s.cause())).toList();
-    return fitting.isEmpty() ? Optional.empty() : Optional.of(fitting);
+    return best.isEmpty() ? Optional.empty() : Optional.of(List.copyOf(best.values()));
   }
 
   private void seconds(Cause first, int firsts, Variant under, Map<Set<Cause>, Scored> best) {
@@ -180,6 +189,10 @@ public final class Detective {
               PAIR_COST * first.weight() * second.weight() / firsts / Math.max(1, variants.size()));
       for (Variant variant : variants) {
         Variant both = under.and(variant);
+        // Nearly all fail at the first or second reading: thousands are tried at every keystroke.
+        if (!fits(both, allowed(first))) {
+          continue;
+        }
         Scored scored =
             new Scored(first, second, both, share + logLikelihood(both), outliers(both));
         best.merge(Set.of(first, second), scored, (a, b) -> a.logWeight() >= b.logWeight() ? a : b);

@@ -36,7 +36,7 @@ public final class QuantityText {
    * @param decimalMark a point or a comma
    */
   public static Quantity parse(String name, String text, MeasureUnit fallback, char decimalMark) {
-    Matcher shape = shapeOf(name, text);
+    Matcher shape = shapeOf(name, text, fallback);
     double number = number(name, text, shape, decimalMark);
     String symbol = shape.group(6) == null ? "" : shape.group(6).strip();
     MeasureUnit unit = symbol.isEmpty() ? fallback : unitOf(name, symbol, fallback);
@@ -51,15 +51,14 @@ public final class QuantityText {
     return parse(name, text, unit).in(unit);
   }
 
-  private static Matcher shapeOf(String name, String text) {
+  private static Matcher shapeOf(String name, String text, MeasureUnit fallback) {
     String tidy = text.strip().replace('\u2212', '-').replace('\u00a0', ' ').replace("\u202f", "");
     Matcher shape = SHAPE.matcher(tidy);
     if (tidy.length() > LONGEST || !shape.matches() || noDigits(shape)) {
+      String example = fallback.symbol().isEmpty() ? "" : " or 12.5 " + fallback.symbol();
       throw new IllegalArgumentException(
-          name
-              + ": '"
-              + shorten(text.strip())
-              + "' is not a number; write it like 12.5 or 12.5 Hz");
+          "%s: '%s' is not a number; write it like 12.5%s"
+              .formatted(name, shorten(text.strip()), example));
     }
     return shape;
   }

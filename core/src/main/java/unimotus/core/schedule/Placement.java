@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import unimotus.core.machine.ConductorSize;
@@ -14,6 +13,8 @@ import unimotus.core.machine.Shield;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
@@ -130,16 +131,9 @@ public record Placement(List<Wire> wires, List<Problem> problems) {
   }
 
   private static double length(String text) {
-    String plain = text.strip().toLowerCase(Locale.ROOT).replaceAll("\\s*m$", "");
-    if (plain.isEmpty()) {
-      return 0;
-    }
-    try {
-      return Double.parseDouble(plain.replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
-          "length '%s' is not a number of metres".formatted(text.strip()), e);
-    }
+    return text.isBlank()
+        ? 0
+        : QuantityText.parseIn("length", text.strip(), MeasureUnit.METRE_UNIT);
   }
 
   private static Shield shield(String text) {

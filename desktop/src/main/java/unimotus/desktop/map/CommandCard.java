@@ -12,6 +12,7 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -150,10 +151,12 @@ final class CommandCard extends VBox {
     }
     String text = other.getText().strip();
     try {
-      double value = Double.parseDouble(text.contains(".") ? text : text.replace(',', '.'));
+      double value =
+          QuantityText.parse(entry.get().name(), text, MeasureUnit.ONE, desk.units().decimalMark())
+              .in(MeasureUnit.ONE);
       asked.command(l -> l.set(entry.get(), value));
-    } catch (NumberFormatException none) {
-      desk.refuse("%s: '%s' is no number".formatted(entry.get().name(), text));
+    } catch (IllegalArgumentException none) {
+      desk.refuse(none.getMessage());
     }
   }
 }

@@ -12,7 +12,9 @@ import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.quantity.QuantityText;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.WordField;
@@ -88,11 +90,7 @@ final class RegisterCard extends VBox {
   }
 
   private static double number(String name, String text) {
-    try {
-      return Double.parseDouble(text.contains(".") ? text : text.replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException("%s '%s' is not a number".formatted(name, text));
-    }
+    return QuantityText.parseIn(name, text, MeasureUnit.ONE);
   }
 
   private interface Change {

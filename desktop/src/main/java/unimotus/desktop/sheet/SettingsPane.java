@@ -3,6 +3,7 @@ package unimotus.desktop.sheet;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import unimotus.core.quantity.QuantityText;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
@@ -141,12 +142,7 @@ final class SettingsPane {
   }
 
   private static double parse(NumberSetting setting, String text) {
-    try {
-      return Double.parseDouble(text.strip().replace(',', '.'));
-    } catch (NumberFormatException e) {
-      throw new IllegalArgumentException(
-          "setting %s: '%s' is not a number".formatted(setting.code(), text.strip()), e);
-    }
+    return QuantityText.parseIn("setting " + setting.code(), text, setting.unit());
   }
 
   private void put(SettingDefinition s, String code, String name) {

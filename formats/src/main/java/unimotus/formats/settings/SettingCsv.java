@@ -207,8 +207,13 @@ public final class SettingCsv {
                       .findFirst());
     }
 
-    /** A decimal comma is read as one where there is no point beside it. */
+    /** A decimal comma is read as one where it cannot stand for thousands. */
     private double number() {
+      if (value.strip().matches("-?[1-9]\\d{0,2},\\d{3}")) {
+        throw new IllegalArgumentException(
+            "%s is '%s', which can mean %s or %s; write it without a thousands mark"
+                .formatted(code, value, value.replace(",", ""), value.replace(',', '.')));
+      }
       String plain = value.contains(".") ? value : value.replace(',', '.');
       try {
         return Double.parseDouble(plain.replace("\u00a0", "").replace(" ", ""));
