@@ -4,9 +4,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import org.testfx.api.FxRobot;
 import unimotus.core.detective.Cause;
 import unimotus.core.finding.Severity;
@@ -23,6 +25,8 @@ import unimotus.workbench.Evidence;
  */
 class WholeJobTest extends WindowTest {
 
+  /** Some four hundred keys and clicks: longer than any other robot on a machine that is busy. */
+  @Timeout(value = 4, unit = TimeUnit.MINUTES)
   @Test
   void fromAnEmptyProjectToAProvenAxis() throws Exception {
     FxRobot robot = this;

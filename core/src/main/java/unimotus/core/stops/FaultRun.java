@@ -5,10 +5,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.concurrent.ConcurrentHashMap;
 import java.util.function.BiFunction;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.wiring.CommandState;
@@ -155,11 +155,9 @@ public record FaultRun(
       StopMachine sound = machine(List.of(), null);
       StopState running = sound.from(start);
       LineSolution near = sound.solution(running);
-      Map<ElementFault, FaultResult> found = new ConcurrentHashMap<>();
-      faults.parallelStream()
+      return faults.parallelStream()
           .filter(f -> !cancelled.getAsBoolean())
-          .forEach(f -> found.put(f, result(List.of(f), running, near, this::second)));
-      return found;
+          .collect(Collectors.toMap(f -> f, f -> result(List.of(f), running, near, this::second)));
     }
 
     private FaultResult result(List<ElementFault> faults, StopState running, LineSolution near) {

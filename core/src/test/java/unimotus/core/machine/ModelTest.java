@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
 
 class ModelTest {
@@ -127,5 +129,28 @@ class ModelTest {
     Project odd = project.with(new Drive("drive", "Drive", "unheard-of", Map.of(), Map.of()));
     assertThat(AxisAssembly.missing(odd, Fixtures.sheets(), odd.axes().get(0)))
         .containsExactly("the drive sheet 'unheard-of'");
+  }
+
+  /** ISO 8601; a month has its own days, and February a 29th in leap years only. */
+  @ParameterizedTest
+  @CsvSource({
+    "2026-01-31T14:05:00Z, true",
+    "2024-02-29T23:59:59.5Z, true",
+    "2026-02-29T00:00:00Z, false",
+    "2026-04-31T00:00:00Z, false",
+    "2026-13-01T00:00:00Z, false",
+    "2026-01-00T00:00:00Z, false",
+    "2026-01-31 14:05, false",
+    "yesterday, false",
+    "'', false"
+  })
+  void aReadingHasATime(String at, boolean isTime) {
+    if (isTime) {
+      assertThat(new Reading("belt", "k", 1.0, null, "", at, "", Map.of()).takenAt()).isEqualTo(at);
+    } else {
+      assertThatThrownBy(() -> new Reading("belt", "k", 1.0, null, "", at, "", Map.of()))
+          .hasMessageContaining("is no time")
+          .hasMessageContaining("reading k of axis belt");
+    }
   }
 }
