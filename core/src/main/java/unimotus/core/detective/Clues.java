@@ -18,11 +18,6 @@ record Clues(SignalPath path, List<Clue> all) {
     return all.stream().filter(c -> c.prediction().station() == station).toList();
   }
 
-  /** Their sizes. */
-  DoubleStream measured(Station station) {
-    return at(station).stream().mapToDouble(c -> Math.abs(c.measured()));
-  }
-
   /** The output frequencies that were read, or that shaft and machine speeds were read at. */
   DoubleStream hertz() {
     return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(this::hertz);

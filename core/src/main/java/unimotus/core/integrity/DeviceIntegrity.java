@@ -13,6 +13,7 @@ import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Snapshot;
 import unimotus.core.machine.Unusable;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
@@ -151,7 +152,7 @@ final class DeviceIntegrity {
 
   private static String text(SettingValue value) {
     return value instanceof SettingValue.Number n
-        ? unimotus.core.quantity.QuantityFormat.PLAIN.number(n.value())
+        ? QuantityFormat.PLAIN.number(n.value())
         : ((SettingValue.Choice) value).value();
   }
 }

@@ -29,7 +29,7 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
 
   /**
    * What a setting that was not entered itself stands at because another one was; empty where none
-   * rewrites it. Of several the one entered deepest in the chain counts, as the rules stand.
+   * rewrites it. Where two of those that were entered write it, the later rule of the sheet counts.
    */
   private Optional<SettingValue> rewritten(SettingDefinition definition) {
     SettingValue found = null;

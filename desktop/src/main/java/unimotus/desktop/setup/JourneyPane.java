@@ -15,6 +15,7 @@ import javafx.scene.layout.VBox;
 import javafx.scene.shape.Line;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.settings.DerivedSetting;
 import unimotus.core.settings.EntryStep;
 import unimotus.core.settings.Journey;
@@ -130,7 +131,7 @@ final class JourneyPane extends VBox {
         row(
             setting,
             number,
-            words(setting.name(), setting.group()),
+            words(setting.name(), origin(axis, setting)),
             differs(axis, journey, setting),
             editor.of(axis, setting));
     mark(row, setting, sought, chosen);
@@ -156,6 +157,14 @@ final class JourneyPane extends VBox {
               }
             });
     return row;
+  }
+
+  /** Its menu group, and where its value comes from if another entry wrote it. */
+  private static String origin(AxisAssembly axis, SettingDefinition setting) {
+    return new EffectiveSettings(axis.drive(), axis.driveSheet())
+        .rewrittenBy(setting)
+        .map(by -> "%s · rewritten by %s".formatted(setting.group(), by))
+        .orElse(setting.group());
   }
 
   private static VBox words(String name, String caption) {
