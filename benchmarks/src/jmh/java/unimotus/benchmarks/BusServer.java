@@ -35,7 +35,7 @@ public final class BusServer {
     Map<Integer, Unit> units = new LinkedHashMap<>();
     for (int unit = 1; unit <= count; unit++) {
       BenchSetup setup =
-          new BenchSetup(h -> Math.min(h, 50), 50, 2, 2, true, false, plate, 15, load);
+          new BenchSetup(h -> Math.min(h, 50), 50, 50, 2, 2, true, false, plate, 15, load);
       units.put(
           unit,
           new DriveUnit(

@@ -1,7 +1,6 @@
 package unimotus.benchmarks;
 
 import java.nio.charset.StandardCharsets;
-import java.util.Map;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
 import org.openjdk.jmh.annotations.BenchmarkMode;
@@ -15,6 +14,7 @@ import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
+import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.Journey;
 import unimotus.core.sheet.DriveSheet;
@@ -70,7 +70,7 @@ public class SettingsBenchmark {
     seconds = seconds == 8 ? 9 : 8;
     AxisAssembly next =
         drum.with(drum.drive().withSetting("R30", new SettingValue.Number(seconds)));
-    return Journey.of(next, Map.of(), EntrySheet.Way.KEYPAD);
+    return Journey.of(next, DriveMemory.works(next.driveSheet()), EntrySheet.Way.KEYPAD);
   }
 
   /** A list of two thousand lines, most of them of another drive. */

@@ -3,7 +3,6 @@ package unimotus.cli;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
-import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
@@ -14,6 +13,7 @@ import unimotus.core.program.FunctionBlock;
 import unimotus.core.proof.ProofList;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.schedule.WireSchedule;
+import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.Journey;
 import unimotus.core.settings.RecordChecks;
@@ -96,7 +96,8 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   private int entrySheet(AxisAssembly assembly) throws IOException {
-    Journey journey = Journey.of(assembly, Map.of(), EntrySheet.Way.KEYPAD);
+    Journey journey =
+        Journey.of(assembly, DriveMemory.works(assembly.driveSheet()), EntrySheet.Way.KEYPAD);
     SettingLists.write(out, journey.entry());
     tell("entries", journey.entry().steps().size());
     return 0;

@@ -6,13 +6,16 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.settings.DerivedSetting;
+import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.EntryStep;
+import unimotus.core.settings.Habits;
 import unimotus.core.settings.Journey;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.settings.SettingComparison;
@@ -51,6 +54,11 @@ final class SettingsCommand implements Callable<Integer> {
   @Option(names = "--by-communication", description = "Order for entering by communication.")
   private boolean byCommunication;
 
+  @Option(
+      names = "--reset-first",
+      description = "Reset the drive, then enter the whole design, instead of the difference.")
+  private boolean resetFirst;
+
   @Override
   public Integer call() throws IOException {
     AxisAssembly assembly = input.read().complete(axis).assembly();
@@ -62,7 +70,13 @@ final class SettingsCommand implements Callable<Integer> {
       problems = read.problems();
     }
     EntrySheet.Way way = byCommunication ? EntrySheet.Way.COMMUNICATION : EntrySheet.Way.KEYPAD;
-    Journey journey = Journey.of(assembly, held, way);
+    DriveMemory before =
+        found == null
+            ? DriveMemory.works(assembly.driveSheet())
+            : DriveMemory.holding(assembly.driveSheet(), held);
+    Habits habits = Habits.of(assembly, before, way);
+    Journey journey =
+        Journey.of(assembly, resetFirst ? afterReset(assembly, habits) : habits.difference());
     List<SettingComparison.Row> differences =
         found == null
             ? List.of()
@@ -70,14 +84,24 @@ final class SettingsCommand implements Callable<Integer> {
                 .differences();
     problems.forEach(p -> System.err.println(found + ": " + p));
     if (output.isJson()) {
-      output.document(document(journey, differences));
+      output.document(document(journey, habits, differences));
     } else {
-      print(journey, differences);
+      print(journey, habits, differences);
     }
     return differences.stream().anyMatch(d -> d.kind() == SettingComparison.Kind.CHANGED) ? 1 : 0;
   }
 
-  private void print(Journey journey, List<SettingComparison.Row> differences) {
+  private static EntrySheet afterReset(AxisAssembly axis, Habits habits) {
+    return habits
+        .afterReset()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "--reset-first: %s is as new, or has no reset; give --found"
+                        .formatted(axis.driveSheet().name())));
+  }
+
+  private void print(Journey journey, Habits habits, List<SettingComparison.Row> differences) {
     for (EntryStep step : journey.entry().steps()) {
       output
           .text()
@@ -86,7 +110,7 @@ final class SettingsCommand implements Callable<Integer> {
               step.number(),
               step.setting().code(),
               step.setting().name(),
-              SettingText.of(step.setting(), step.was()),
+              text(step.setting(), step.was()),
               SettingText.of(step.setting(), step.value()),
               step.keys(),
               step.why().isEmpty() ? "" : "  (" + step.why() + ")");
@@ -99,6 +123,21 @@ final class SettingsCommand implements Callable<Integer> {
         .printf(
             "%d entries, %d key presses on the way%n",
             journey.entry().steps().size(), journey.entry().presses());
+    if (found != null && !resetFirst) {
+      habits
+          .afterReset()
+          .ifPresent(
+              r ->
+                  output
+                      .text()
+                      .printf(
+                          "with --reset-first: %d entries, %d key presses%n",
+                          r.steps().size(), r.presses()));
+    }
+    risks(habits).forEach(r -> output.text().printf("caution: %s%n", r));
+    for (SettingDefinition setting : journey.entry().unread()) {
+      output.text().printf("not read: %s %s%n", setting.code(), setting.name());
+    }
     for (SettingComparison.Row row : differences) {
       output
           .text()
@@ -110,17 +149,30 @@ final class SettingsCommand implements Callable<Integer> {
     }
   }
 
-  private static String text(SettingDefinition setting, SettingValue value) {
-    return value == null ? "nothing" : SettingText.of(setting, value);
+  private List<String> risks(Habits habits) {
+    return resetFirst ? habits.risksOfReset() : habits.risksOfDifference();
   }
 
-  private static Map<String, Object> document(
-      Journey journey, List<SettingComparison.Row> differences) {
+  private static String text(SettingDefinition setting, @Nullable SettingValue value) {
+    return value == null ? "not read" : SettingText.of(setting, value);
+  }
+
+  private Map<String, Object> document(
+      Journey journey, Habits habits, List<SettingComparison.Row> differences) {
     return Output.map(
         "steps",
         journey.entry().steps().stream().map(s -> step(journey, s)).toList(),
         "keyPresses",
         journey.entry().presses(),
+        "unread",
+        journey.entry().unread().stream().map(SettingDefinition::code).toList(),
+        "cautions",
+        risks(habits),
+        "afterReset",
+        habits
+            .afterReset()
+            .map(r -> Output.map("steps", r.steps().size(), "keyPresses", r.presses()))
+            .orElse(null),
         "differences",
         differences.stream()
             .map(
@@ -139,7 +191,7 @@ final class SettingsCommand implements Callable<Integer> {
         "number", step.number(),
         "code", step.setting().code(),
         "name", step.setting().name(),
-        "shows", SettingText.of(step.setting(), step.was()),
+        "shows", text(step.setting(), step.was()),
         "enter", SettingText.of(step.setting(), step.value()),
         "keys", step.keys(),
         "twice", step.twice(),

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.EntrySheet;
 import unimotus.core.settings.SettingGraph;
 import unimotus.core.sheet.ChoiceSetting;
@@ -94,7 +95,9 @@ class SettingCsvTest {
   void anEntrySheetIsWrittenForPaper() throws IOException {
     EntrySheet entry =
         EntrySheet.of(
-            SHEET, Map.of(), Map.of("S91", new SettingValue.Number(8)), EntrySheet.Way.KEYPAD);
+            DriveMemory.works(SHEET),
+            Map.of("S91", new SettingValue.Number(8)),
+            EntrySheet.Way.KEYPAD);
     StringBuilder out = new StringBuilder();
     SettingCsv.write(entry, out);
     assertThat(out.toString()).contains("S91").contains("twice");

@@ -25,6 +25,7 @@ class TraceCsvTest {
         new BenchSetup(
             n -> n,
             50,
+            50,
             1,
             1,
             true,

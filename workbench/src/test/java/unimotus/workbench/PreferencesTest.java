@@ -90,6 +90,7 @@ class PreferencesTest {
         new BenchSetup(
             n -> n,
             50,
+            50,
             4,
             4,
             true,

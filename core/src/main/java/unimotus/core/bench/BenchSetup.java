@@ -14,9 +14,10 @@ import unimotus.core.sheet.SettingRole;
  * What is on the bench: the drive's ramps and limits, the motor and the load.
  *
  * @param referenceHertz the program's number to the wanted output frequency, limits included
- * @param maximumHertz frequency the ramp times refer to
- * @param accelerationSeconds from standstill to {@code maximumHertz}
- * @param decelerationSeconds from {@code maximumHertz} to standstill
+ * @param maximumHertz fastest the reference can ask for
+ * @param rampBaseHertz frequency the ramp times count to
+ * @param accelerationSeconds from standstill to {@code rampBaseHertz}
+ * @param decelerationSeconds from {@code rampBaseHertz} to standstill
  * @param rampStop whether a stop ramps down; else the torque is taken away at once
  * @param slipCompensated whether the drive raises its frequency by the slip
  * @param plate the motor's plate
@@ -26,6 +27,7 @@ import unimotus.core.sheet.SettingRole;
 public record BenchSetup(
     DoubleUnaryOperator referenceHertz,
     double maximumHertz,
+    double rampBaseHertz,
     double accelerationSeconds,
     double decelerationSeconds,
     boolean rampStop,
@@ -62,6 +64,7 @@ public record BenchSetup(
     return new BenchSetup(
         referenceHertz,
         maximumHertz,
+        settings.rampBaseHertz(maximumHertz),
         settings.number(SettingRole.ACCELERATION_TIME, 10),
         settings.number(SettingRole.DECELERATION_TIME, 10),
         settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),

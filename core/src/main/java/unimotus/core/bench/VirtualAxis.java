@@ -37,8 +37,8 @@ final class VirtualAxis {
             MotorTorque.atTorque(plate, setup.limitTorqueNewtonMetres()),
             setup.slipCompensated(),
             dt);
-    this.risePerTick = setup.maximumHertz() / setup.accelerationSeconds() * dt;
-    this.fallPerTick = setup.maximumHertz() / setup.decelerationSeconds() * dt;
+    this.risePerTick = setup.rampBaseHertz() / setup.accelerationSeconds() * dt;
+    this.fallPerTick = setup.rampBaseHertz() / setup.decelerationSeconds() * dt;
     this.fieldPerHertz = RampFormulas.radiansPerSecond(MotorFormulas.synchronousRpm(1, poles));
     this.activeAmperesPerTorque = plate.currentAmperes() * plate.powerFactor() / ratedTorque;
     this.magnetisingAmperes = MotorFormulas.currentEstimateAmperes(plate, 0);

@@ -95,6 +95,15 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
     return sheet.selector(role, terminal).map(this::position).orElse(otherwise);
   }
 
+  /**
+   * The frequency ramp times count to in hertz: a setting of its own, else the maximum frequency;
+   * {@code otherwise} where the drive has neither.
+   */
+  public double rampBaseHertz(double otherwise) {
+    return number(
+        SettingRole.RAMP_BASE_FREQUENCY, number(SettingRole.MAXIMUM_FREQUENCY, otherwise));
+  }
+
   /** The binary input set to {@code function}; empty where none is. */
   public Optional<String> inputFor(String function) {
     return sheet.settings().stream()

@@ -131,12 +131,13 @@ public final class MotionChecks {
       Plate plate = axis.motor().plate();
       EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
       double top = settings.number(SettingRole.MAXIMUM_FREQUENCY, plate.frequencyHertz());
+      double overBase = top / settings.rampBaseHertz(top);
       ShaftLoad load = ShaftLoad.of(axis);
       return new RampBudget(
           load.inertiaKgM2(),
           MotorFormulas.synchronousRpm(top, MotorFormulas.poles(plate)),
-          settings.number(SettingRole.ACCELERATION_TIME, 10),
-          settings.number(SettingRole.DECELERATION_TIME, 10),
+          settings.number(SettingRole.ACCELERATION_TIME, 10) * overBase,
+          settings.number(SettingRole.DECELERATION_TIME, 10) * overBase,
           settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),
           MotorTorque.of(axis),
           load);

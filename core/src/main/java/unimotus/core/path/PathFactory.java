@@ -27,7 +27,7 @@ import unimotus.core.sheet.TerminalRole;
 
 /** Builds the signal path of an axis from its design. */
 public final class PathFactory {
-  /** Resistance of a current input where the sheet gives none (common practice). */
+  /** What a channel without a range of its own counts in (common practice). */
   private static final SignalRange USUAL_RANGE = SignalRange.V_0_10;
 
   private PathFactory() {}
@@ -37,6 +37,7 @@ public final class PathFactory {
       EnumSet.of(
           SettingRole.MINIMUM_FREQUENCY,
           SettingRole.MAXIMUM_FREQUENCY,
+          SettingRole.RAMP_BASE_FREQUENCY,
           SettingRole.ACCELERATION_TIME,
           SettingRole.DECELERATION_TIME,
           SettingRole.STOP_MODE,

@@ -89,9 +89,11 @@ final class DerivedRamps {
     }
     double least = RampFormulas.rampSeconds(load.inertiaKgM2(), top, net);
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    double topHertz = axis.axis().reference().frequencyAtFullHertz();
+    double toBase = settings.rampBaseHertz(topHertz) / topHertz;
     double set = s.unit().convert(settings.number(role, 0), MeasureUnit.SECOND_UNIT);
-    boolean enough = set >= least;
-    double seconds = enough ? set : Math.ceil(RESERVE * least);
+    boolean enough = set >= least * toBase;
+    double seconds = enough ? set : Math.ceil(RESERVE * least * toBase);
     ramps.put(
         role,
         new Ramp(
@@ -116,8 +118,10 @@ final class DerivedRamps {
                     "Newton's second law"),
                 new Step(
                     "ramp",
-                    enough ? "as it stands" : "half as long again, whole seconds",
-                    "",
+                    enough
+                        ? "as it stands"
+                        : "half as long again, counted to the ramp base, whole seconds",
+                    enough ? "" : "1.5·%s s·%s".formatted(text(least), text(toBase)),
                     seconds,
                     MeasureUnit.SECOND_UNIT,
                     PRACTICE))));

@@ -17,7 +17,8 @@ import unimotus.core.sheet.SettingValue;
  * second entry, rewrites others.
  *
  * @param sheet the drive's sheet
- * @param values every setting by its code, in menu order
+ * @param values what the settings stand at as far as it is known, by code in menu order; one that
+ *     was not read is left out until something writes it
  * @param turning whether the motor turns
  * @param asked the first of two entries the drive waits with; null where it does not
  */
@@ -52,9 +53,16 @@ public record DriveMemory(
   public record Entered(
       DriveMemory next, Outcome outcome, Map<String, SettingValue> rewritten, String words) {}
 
-  /** Freezes the values. */
+  /** Takes the values in menu order and freezes them. */
   public DriveMemory {
-    values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    Map<String, SettingValue> ordered = new LinkedHashMap<>();
+    for (SettingDefinition setting : sheet.settings()) {
+      SettingValue value = values.get(setting.code());
+      if (value != null) {
+        ordered.put(setting.code(), value);
+      }
+    }
+    values = Collections.unmodifiableMap(ordered);
   }
 
   /** A drive as it leaves the works. */
@@ -62,11 +70,9 @@ public record DriveMemory(
     return new DriveMemory(sheet, SettingGraph.works(sheet), false, null);
   }
 
-  /** A drive with values; those not given stand as they left the works. */
-  public static DriveMemory holding(DriveSheet sheet, Map<String, SettingValue> given) {
-    Map<String, SettingValue> values = SettingGraph.works(sheet);
-    given.forEach((code, value) -> values.computeIfPresent(code, (c, was) -> value));
-    return new DriveMemory(sheet, values, false, null);
+  /** A drive of which these values were read; what the others stand at is not known. */
+  public static DriveMemory holding(DriveSheet sheet, Map<String, SettingValue> read) {
+    return new DriveMemory(sheet, read, false, null);
   }
 
   /** This drive with its motor turning, or standing. */
@@ -148,7 +154,12 @@ public record DriveMemory(
     return new Entered(new DriveMemory(sheet, next, turning, null), Outcome.TAKEN, rewritten, "");
   }
 
-  /** Codes whose value differs from another set of values, in menu order. */
+  /** Codes of another set of values of which it is not known what they stand at. */
+  public List<String> unread(Map<String, SettingValue> other) {
+    return other.keySet().stream().filter(c -> !values.containsKey(c)).toList();
+  }
+
+  /** Codes whose known value differs from another set of values, in menu order. */
   public List<String> differing(Map<String, SettingValue> other) {
     return values.keySet().stream()
         .filter(c -> other.containsKey(c) && !other.get(c).equals(values.get(c)))

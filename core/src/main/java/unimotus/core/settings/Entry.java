@@ -11,6 +11,8 @@ import unimotus.core.sheet.SettingValue;
  */
 record Entry(String code, SettingValue value, Role role) {
   enum Role {
+    /** Puts everything back as it left the works, before all else. */
+    RESET,
     /** Opens locked settings for the time of the entry. */
     UNLOCK,
     VALUE,

@@ -1,5 +1,6 @@
 package unimotus.core.settings;
 
+import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 
@@ -8,7 +9,7 @@ import unimotus.core.sheet.SettingValue;
  *
  * @param number its place in the order, from 1
  * @param setting what is entered
- * @param was what the drive shows when one arrives there
+ * @param was what the drive shows when one arrives there; null where it was not read
  * @param value what is entered
  * @param keys key presses from the entry before, in words
  * @param presses the same counted
@@ -21,7 +22,7 @@ import unimotus.core.sheet.SettingValue;
 public record EntryStep(
     int number,
     SettingDefinition setting,
-    SettingValue was,
+    @Nullable SettingValue was,
     SettingValue value,
     String keys,
     int presses,

@@ -46,12 +46,16 @@ public record Journey(
   /**
    * The way from what a drive holds to its design.
    *
-   * @param from what it holds; codes not given stand as they left the works
+   * @param from the drive before
    * @throws IllegalArgumentException where settings rewrite each other in a ring
    */
-  public static Journey of(AxisAssembly axis, Map<String, SettingValue> from, EntrySheet.Way way) {
+  public static Journey of(AxisAssembly axis, DriveMemory from, EntrySheet.Way way) {
+    return of(axis, EntrySheet.of(from, RecordChecks.designed(axis), way));
+  }
+
+  /** The way an entry sheet goes. */
+  public static Journey of(AxisAssembly axis, EntrySheet entry) {
     DriveSheet sheet = axis.driveSheet();
-    EntrySheet entry = EntrySheet.of(sheet, from, RecordChecks.designed(axis), way);
     Map<String, DerivedSetting> derived = new LinkedHashMap<>();
     DerivedSettings.withReasons(axis).forEach(d -> derived.put(d.setting().code(), d));
     List<String> entered = entry.steps().stream().map(s -> s.setting().code()).toList();

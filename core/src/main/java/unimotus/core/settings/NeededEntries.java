@@ -7,13 +7,20 @@ import java.util.Map;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingValue;
 
-/** Finds what has to be entered: what differs, and what entering it rewrites. */
+/**
+ * Finds what has to be entered: what differs, what was not read and is not meant to stand as it
+ * left the works, and what entering these rewrites.
+ */
 record NeededEntries(DriveSheet sheet, DriveMemory start, Map<String, SettingValue> target) {
 
   List<Entry> entries() {
     SettingGraph graph = new SettingGraph(sheet);
     Map<String, Entry> needed = new LinkedHashMap<>();
+    Map<String, SettingValue> works = SettingGraph.works(sheet);
     List<String> open = new ArrayList<>(start.differing(target));
+    start.unread(target).stream()
+        .filter(c -> !target.get(c).equals(works.get(c)))
+        .forEach(open::add);
     while (!open.isEmpty()) {
       String code = open.remove(0);
       if (needed.containsKey(code)) {

@@ -5,7 +5,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingValue;
 
 /**
@@ -15,8 +14,11 @@ import unimotus.core.sheet.SettingValue;
  * @param turns what came of each entry, in order
  * @param memory the drive afterwards
  * @param losses settings that do not stand as meant afterwards, with the reason
+ * @param unread codes of settings that were neither read nor written: what they stand at is not
+ *     known
  */
-public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses) {
+public record Rehearsal(
+    List<Turn> turns, DriveMemory memory, List<Loss> losses, List<String> unread) {
   /** Between two entries by hand. */
   private static final double SECONDS_PER_ENTRY = 10;
 
@@ -45,21 +47,21 @@ public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses)
   public Rehearsal {
     turns = List.copyOf(turns);
     losses = List.copyOf(losses);
+    unread = List.copyOf(unread);
   }
 
   /**
    * Tries an order. A setting that is wanted twice is entered twice, one after the other.
    *
-   * @param from what the drive holds before
+   * @param from the drive before
    * @param entries code and value, in the order tried
    * @param meant what it should hold afterwards
    */
   public static Rehearsal of(
-      DriveSheet sheet,
-      Map<String, SettingValue> from,
+      DriveMemory from,
       List<Map.Entry<String, SettingValue>> entries,
       Map<String, SettingValue> meant) {
-    DriveMemory at = DriveMemory.holding(sheet, from);
+    DriveMemory at = from;
     List<Turn> turns = new ArrayList<>();
     Map<String, String> culprits = new LinkedHashMap<>();
     Map<String, String> refusals = new LinkedHashMap<>();
@@ -76,7 +78,7 @@ public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses)
       note(code, entered, culprits, refusals);
       at = entered.next();
     }
-    return new Rehearsal(turns, at, losses(at, meant, turns, culprits, refusals));
+    return new Rehearsal(turns, at, losses(at, meant, turns, culprits, refusals), at.unread(meant));
   }
 
   private static void note(
@@ -117,8 +119,8 @@ public record Rehearsal(List<Turn> turns, DriveMemory memory, List<Loss> losses)
         : "not entered";
   }
 
-  /** Whether everything stands as meant. */
+  /** Whether everything is known to stand as meant. */
   public boolean holds() {
-    return losses.isEmpty();
+    return losses.isEmpty() && unread.isEmpty();
   }
 }

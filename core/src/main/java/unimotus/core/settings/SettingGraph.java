@@ -1,5 +1,6 @@
 package unimotus.core.settings;
 
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -8,11 +9,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
 
 /** Which setting of a drive rewrites, locks or spoils which other one. */
 public final class SettingGraph {
+  private static final Set<SettingRole> SOURCES =
+      EnumSet.of(SettingRole.COMMAND_SOURCE, SettingRole.REFERENCE_SOURCE);
+
   private final DriveSheet sheet;
 
   /** The graph of a sheet. */
@@ -48,6 +54,36 @@ public final class SettingGraph {
       }
     }
     return written;
+  }
+
+  /** What entering {@code value} at {@code code} writes, itself included. */
+  Map<String, SettingValue> written(String code, SettingValue value) {
+    Map<String, SettingValue> written = rewritten(code, value);
+    written.putIfAbsent(code, value);
+    return written;
+  }
+
+  /** Whether an entry gives the command or the reference away from the keypad. */
+  boolean letsStart(String code, SettingValue value) {
+    return written(code, value).entrySet().stream()
+        .anyMatch(w -> role(w.getKey()).filter(SOURCES::contains).isPresent() && !isKeypad(w));
+  }
+
+  /** Whether an entry takes the command back to the keypad. */
+  boolean silences(String code, SettingValue value) {
+    return written(code, value).entrySet().stream()
+        .anyMatch(
+            w ->
+                role(w.getKey()).filter(r -> r == SettingRole.COMMAND_SOURCE).isPresent()
+                    && isKeypad(w));
+  }
+
+  private Optional<SettingRole> role(String code) {
+    return sheet.setting(code).map(SettingDefinition::role);
+  }
+
+  private static boolean isKeypad(Map.Entry<String, SettingValue> written) {
+    return isWord(written.getValue(), "keypad");
   }
 
   /** Codes that some value of this one rewrites, resets of everything left out. */

@@ -17,6 +17,18 @@ public sealed interface SettingDefinition permits NumberSetting, ChoiceSetting {
   /** What it means to the axis; null where the program does not use it. */
   @Nullable SettingRole role();
 
+  /** Whether it tells the drive about its motor, the overload included. */
+  default boolean isOfTheMotor() {
+    SettingRole role = role();
+    return role != null && role.isOfTheMotor();
+  }
+
+  /** Whether what is entered stays entered; a setting without a role does. */
+  default boolean isKept() {
+    SettingRole role = role();
+    return role == null || role.isKept();
+  }
+
   /** The terminal it belongs to, null where it serves the whole drive. */
   @Nullable String terminal();
 

@@ -2,7 +2,9 @@ package unimotus.core.sheet;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import unimotus.core.analog.SignalRange;
 
 /** What a setting means to the axis, whatever its code and name on one drive or another. */
@@ -18,9 +20,11 @@ public enum SettingRole {
   CURRENT_LIMIT,
   MINIMUM_FREQUENCY,
   MAXIMUM_FREQUENCY,
-  /** Seconds from standstill to maximum frequency. */
+  /** Frequency the ramp times count to; a drive without it counts to its maximum frequency. */
+  RAMP_BASE_FREQUENCY,
+  /** Seconds from standstill to the frequency ramp times count to. */
   ACCELERATION_TIME,
-  /** Seconds from maximum frequency to standstill. */
+  /** Seconds from the frequency ramp times count to, to standstill. */
   DECELERATION_TIME,
   /** {@code ramp} or {@code coast}. */
   STOP_MODE,
@@ -39,7 +43,7 @@ public enum SettingRole {
   RESTART_AFTER_STO,
   /** Seconds from the demand of a safe stop 1 to safe torque off; entered twice. */
   SAFE_STOP_DELAY,
-  /** Seconds from maximum frequency to standstill in a safe stop 1. */
+  /** Seconds from the frequency ramp times count to, to standstill in a safe stop 1. */
   SAFE_STOP_RAMP,
   /** {@code active-high} or {@code active-low}. */
   INPUT_LEVEL,
@@ -96,6 +100,28 @@ public enum SettingRole {
   LINK_LOSS_ACTION;
 
   private static final List<String> ON_OFF = List.of("on", "off");
+  private static final Set<SettingRole> MOTOR_DATA =
+      EnumSet.of(
+          MOTOR_POWER,
+          MOTOR_VOLTAGE,
+          MOTOR_CURRENT,
+          MOTOR_FREQUENCY,
+          MOTOR_SPEED,
+          MOTOR_POLES,
+          OVERLOAD_CURRENT);
+
+  /** Whether it tells the drive about its motor, the overload included. */
+  public boolean isOfTheMotor() {
+    return MOTOR_DATA.contains(this);
+  }
+
+  /**
+   * Whether what is entered stays entered: an auto-tune is shown by the drive, a reset falls back
+   * by itself.
+   */
+  public boolean isKept() {
+    return this != AUTO_TUNE && this != FACTORY_RESET;
+  }
 
   /** Words that may stand for a choice of this meaning; empty where any may. */
   private List<String> known() {

@@ -59,15 +59,15 @@ final class ShaftCourse {
   }
 
   /** How long the shaft takes to standstill along a ramp, in seconds. */
-  double ramped(StopRamp ramp, double topRpm) {
-    ramp(ramp, topRpm, Double.POSITIVE_INFINITY);
+  double ramped(StopRamp ramp, double baseRpm) {
+    ramp(ramp, baseRpm, Double.POSITIVE_INFINITY);
     return phases.stream().mapToDouble(StopPhase::seconds).sum();
   }
 
-  /** Along the slope from maximum speed, until standstill or until the torque goes. */
-  void ramp(StopRamp ramp, double topRpm, double atMostSeconds) {
+  /** Along the slope from the speed ramps count to, until standstill or until the torque goes. */
+  void ramp(StopRamp ramp, double baseRpm, double atMostSeconds) {
     double from = rpm();
-    double fall = RampFormulas.radiansPerSecond(topRpm) / ramp.rampSeconds() * DT;
+    double fall = RampFormulas.radiansPerSecond(baseRpm) / ramp.rampSeconds() * DT;
     double field = RampFormulas.radiansPerSecond(fieldRpm);
     double turns = 0;
     double most = Math.min(atMostSeconds, LONGEST_SECONDS);

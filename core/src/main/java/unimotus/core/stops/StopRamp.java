@@ -18,7 +18,8 @@ import unimotus.core.wiring.PlacedDevice;
  * meanwhile. The delay of a timed safe stop 1 sits in the drive, or in the delayed contacts of a
  * safety relay whose other contacts take the run command away.
  *
- * @param rampSeconds set from maximum frequency to standstill; 0 where the drive does not ramp
+ * @param rampSeconds set from the frequency ramp times count to, to standstill; 0 where the drive
+ *     does not ramp
  * @param delaySeconds until the torque goes; 0 where it goes at once
  * @param delayedBy what waits, in words; empty where nothing does
  * @param holds whether the drive holds the shaft at standstill until the torque goes

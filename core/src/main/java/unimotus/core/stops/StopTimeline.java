@@ -1,12 +1,12 @@
 package unimotus.core.stops;
 
 import java.util.List;
+import java.util.function.ToDoubleFunction;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
 /**
@@ -98,13 +98,15 @@ public record StopTimeline(
     List<Reaction> chain = Reaction.chain(circuit);
     ShaftCourse course = new ShaftCourse(circuit.axis(), fromRpm);
     double top = topRpm(circuit.axis());
-    double needed = ramp.isDriven() ? new ShaftCourse(circuit.axis(), top).ramped(ramp, top) : 0;
-    Timing timing = new Timing(top, ramp.rampSeconds(), needed, ramp.delaySeconds());
+    double base = rampBaseRpm(circuit.axis());
+    double needed = ramp.isDriven() ? new ShaftCourse(circuit.axis(), top).ramped(ramp, base) : 0;
+    double rampSeconds = ramp.rampSeconds() * top / base;
+    Timing timing = new Timing(top, rampSeconds, needed, ramp.delaySeconds());
     boolean safe = circuit.stop().effect().isSafetyStop();
     double noticed = chain.stream().mapToDouble(Reaction::seconds).sum();
     course.steady(noticed);
     if (ramp.isDriven() && brakes) {
-      course.ramp(ramp, top, safe ? ramp.delaySeconds() : Double.POSITIVE_INFINITY);
+      course.ramp(ramp, base, safe ? ramp.delaySeconds() : Double.POSITIVE_INFINITY);
     } else {
       course.steady(ramp.delaySeconds());
     }
@@ -145,11 +147,22 @@ public record StopTimeline(
 
   /** The fastest the motor shaft can be commanded, without slip, in revolutions per minute. */
   public static double topRpm(AxisAssembly axis) {
-    Plate plate = axis.motor().plate();
-    double hertz =
-        new EffectiveSettings(axis.drive(), axis.driveSheet())
-            .number(SettingRole.MAXIMUM_FREQUENCY, plate.frequencyHertz());
-    return MotorFormulas.synchronousRpm(hertz, MotorFormulas.poles(plate));
+    return fieldRpm(axis, s -> s.number(SettingRole.MAXIMUM_FREQUENCY, plateHertz(axis)));
+  }
+
+  /** The speed of the field ramp times count to, in revolutions per minute. */
+  private static double rampBaseRpm(AxisAssembly axis) {
+    return fieldRpm(axis, s -> s.rampBaseHertz(plateHertz(axis)));
+  }
+
+  private static double plateHertz(AxisAssembly axis) {
+    return axis.motor().plate().frequencyHertz();
+  }
+
+  private static double fieldRpm(AxisAssembly axis, ToDoubleFunction<EffectiveSettings> hertz) {
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    return MotorFormulas.synchronousRpm(
+        hertz.applyAsDouble(settings), MotorFormulas.poles(axis.motor().plate()));
   }
 
   /** Time until the last element has taken notice, in seconds. */

@@ -25,7 +25,7 @@ class BenchTest {
   private static final Plate PLATE = Fixtures.PLATE;
 
   private static BenchSetup setup(ShaftLoad load, double up, double down, boolean rampStop) {
-    return new BenchSetup(n -> 2 * n, 50, up, down, rampStop, false, PLATE, 60, load);
+    return new BenchSetup(n -> 2 * n, 50, 50, up, down, rampStop, false, PLATE, 60, load);
   }
 
   private static BenchSetup setup(Project project) {
@@ -107,7 +107,7 @@ class BenchTest {
   void aRampAgreesWithTheIntegratorOfANumericsLibrary(
       double inertia, double t0, double k1, double k2) {
     ShaftLoad load = new ShaftLoad(inertia, t0, k1, k2);
-    BenchSetup setup = new BenchSetup(n -> n, 50, 5, 5, true, false, PLATE, 1e9, load);
+    BenchSetup setup = new BenchSetup(n -> n, 50, 50, 5, 5, true, false, PLATE, 1e9, load);
     Trace trace =
         Bench.run(setup, Scenario.parse("up", "0 permit; 0 reference 40; 0 forward; 8 end"));
     double start = 1.0;
@@ -223,7 +223,7 @@ class BenchTest {
   @Test
   void theRampWaitsAtTheCurrentLimit() {
     ShaftLoad heavy = new ShaftLoad(5, 2, 0, 0);
-    BenchSetup setup = new BenchSetup(n -> 2 * n, 50, 1, 1, true, false, PLATE, 30, heavy);
+    BenchSetup setup = new BenchSetup(n -> 2 * n, 50, 50, 1, 1, true, false, PLATE, 30, heavy);
     Trace trace =
         Bench.run(setup, Scenario.parse("heavy", "0 permit; 0 reference 25; 0 forward; 60 end"));
     double shortest = RampFormulas.rampSeconds(5, 1500, 28);

@@ -67,7 +67,10 @@ final class JourneyPane extends VBox {
       steps.getChildren().add(stepRow(axis, journey, step, sought, chosen));
     }
     brackets(journey, chosen);
-    othersTitle.setText("Not entered, because it stands right already");
+    othersTitle.setText(
+        journey.entry().unread().isEmpty() && journey.entry().spared().isEmpty()
+            ? "Not entered, because it stands right already"
+            : "Not entered");
     for (SettingDefinition setting : journey.others()) {
       others.getChildren().add(otherRow(axis, journey, setting, sought, chosen));
     }
@@ -98,13 +101,15 @@ final class JourneyPane extends VBox {
 
   private static boolean isDesigned(AxisAssembly axis, EntryStep step) {
     SettingValue meant =
-        axis.drive().settings().getOrDefault(step.setting().code(), step.setting().initial());
+        new EffectiveSettings(axis.drive(), axis.driveSheet()).value(step.setting());
     return SettingComparison.isSame(meant, step.value());
   }
 
   private String caption(EntryStep step) {
     StringBuilder text = new StringBuilder();
-    text.append("shows ").append(SettingEditor.text(desk, step.setting(), step.was()));
+    SettingValue was = step.was();
+    text.append(
+        was == null ? "not read" : "shows " + SettingEditor.text(desk, step.setting(), was));
     if (!step.keys().isEmpty()) {
       text.append(" · ").append(step.keys());
     }
@@ -131,7 +136,7 @@ final class JourneyPane extends VBox {
         row(
             setting,
             number,
-            words(setting.name(), origin(axis, setting)),
+            words(setting.name(), standing(journey, setting) + origin(axis, setting)),
             differs(axis, journey, setting),
             editor.of(axis, setting));
     mark(row, setting, sought, chosen);
@@ -157,6 +162,15 @@ final class JourneyPane extends VBox {
               }
             });
     return row;
+  }
+
+  private static String standing(Journey journey, SettingDefinition setting) {
+    if (journey.entry().unread().contains(setting)) {
+      return "not read, meant as it left the works · ";
+    }
+    return journey.entry().spared().contains(setting)
+        ? "left as found: it would rewrite what stands right · "
+        : "";
   }
 
   /** Its menu group, and where its value comes from if another entry wrote it. */

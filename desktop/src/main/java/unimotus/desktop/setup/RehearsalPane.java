@@ -27,7 +27,7 @@ final class RehearsalPane extends VBox {
   private final VBox rows = Parts.column(1);
   private List<Map.Entry<String, SettingValue>> proposed = List.of();
   private AxisAssembly axis;
-  private Map<String, SettingValue> from = Map.of();
+  private DriveMemory from;
 
   RehearsalPane(Desk desk) {
     super(8);
@@ -47,7 +47,7 @@ final class RehearsalPane extends VBox {
             rows);
   }
 
-  void show(AxisAssembly next, Journey journey, Map<String, SettingValue> held) {
+  void show(AxisAssembly next, Journey journey, DriveMemory held) {
     List<Map.Entry<String, SettingValue>> entries = journey.entry().entries();
     boolean changed = axis == null || !entries.equals(proposed) || !held.equals(from);
     axis = next;
@@ -81,7 +81,7 @@ final class RehearsalPane extends VBox {
   }
 
   private void draw() {
-    Rehearsal rehearsal = Rehearsal.of(axis.driveSheet(), from, order, RecordChecks.designed(axis));
+    Rehearsal rehearsal = Rehearsal.of(from, order, RecordChecks.designed(axis));
     verdict.getChildren().clear();
     verdict
         .getChildren()
@@ -89,7 +89,10 @@ final class RehearsalPane extends VBox {
             Parts.label(
                 rehearsal.holds()
                     ? "Everything stands as designed"
-                    : "%d settings do not stand as designed".formatted(rehearsal.losses().size()),
+                    : rehearsal.losses().isEmpty()
+                        ? "%d settings were not read".formatted(rehearsal.unread().size())
+                        : "%d settings do not stand as designed"
+                            .formatted(rehearsal.losses().size()),
                 rehearsal.holds() ? "ink-title" : "ink-attention"));
     for (Rehearsal.Loss loss : rehearsal.losses()) {
       verdict.getChildren().add(Parts.prose("%s: %s".formatted(loss.code(), loss.words())));

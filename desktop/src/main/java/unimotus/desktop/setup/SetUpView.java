@@ -2,11 +2,10 @@ package unimotus.desktop.setup;
 
 import java.util.Arrays;
 import java.util.List;
-import java.util.Map;
+import java.util.Optional;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -16,10 +15,11 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.review.AxisReview;
+import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.EntrySheet;
+import unimotus.core.settings.Habits;
 import unimotus.core.settings.Journey;
 import unimotus.core.sheet.SettingDefinition;
-import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -47,10 +47,24 @@ public final class SetUpView implements View {
     }
   }
 
+  /** What the drive stands at before anything is entered. */
+  private enum Start {
+    NEW("a drive as new"),
+    FOUND("a drive as found"),
+    RESET("a reset first");
+
+    private final String label;
+
+    Start(String label) {
+      this.label = label;
+    }
+  }
+
   private final Desk desk;
   private final Label count = Parts.label("", "ink-label");
   private final TextField search = new TextField();
-  private final CheckBox fromFound = new CheckBox("from as found");
+  private final ChoiceField<Start> startField;
+  private final VBox habits = Parts.column(3);
   private final ChoiceField<EntrySheet.Way> wayField;
   private final JourneyPane journey;
   private final WhyPane why;
@@ -65,6 +79,7 @@ public final class SetUpView implements View {
   private final VBox page;
 
   private Side shownSide = Side.WHY;
+  private Start start = Start.NEW;
   private EntrySheet.Way way = EntrySheet.Way.KEYPAD;
   private @Nullable String chosen;
   private @Nullable Journey shown;
@@ -95,8 +110,17 @@ public final class SetUpView implements View {
     search.setPrefColumnCount(9);
     search.textProperty().addListener((o, was, is) -> refresh());
     search.setOnAction(e -> journey.goToSought());
-    fromFound.setId("from-found");
-    fromFound.setOnAction(e -> refresh());
+    startField =
+        new ChoiceField<>(
+            "begins with",
+            Arrays.asList(Start.values()),
+            s -> s.label,
+            s -> {
+              start = s;
+              refresh();
+            });
+    startField.setId("entry-start");
+    startField.show(start);
     page =
         new VBox(
             8,
@@ -114,7 +138,7 @@ public final class SetUpView implements View {
             8,
             Parts.primary("take-over", "Enter what follows", this::takeOver),
             wayField,
-            fromFound,
+            startField,
             Parts.spring(),
             search);
     HBox told =
@@ -124,7 +148,7 @@ public final class SetUpView implements View {
             Parts.spring(),
             Parts.quiet("export-entry", "write the entry sheet", this::exportEntry));
     count.setMinWidth(0);
-    VBox left = new VBox(8, actions, told, Parts.scrolling(journey));
+    VBox left = new VBox(8, actions, told, habits, Parts.scrolling(journey));
     HBox.setHgrow(left, Priority.ALWAYS);
     side.setPadding(new Insets(0, 12, 0, 0));
     VBox right = Parts.sheet(8, tabs, Parts.scrolling(side));
@@ -147,29 +171,27 @@ public final class SetUpView implements View {
       return;
     }
     page.getChildren().set(1, middle);
-    Map<String, SettingValue> held = held(axis);
+    DriveMemory held = held(axis);
+    Habits both;
     try {
-      shown = Journey.of(axis, held, way);
+      both = Habits.of(axis, held, way);
     } catch (IllegalArgumentException ring) {
       shown = null;
       count.setText(ring.getMessage());
       return;
     }
-    Journey now = shown;
+    Optional<EntrySheet> reset = start == Start.RESET ? both.afterReset() : Optional.empty();
+    Journey now = Journey.of(axis, reset.orElse(both.difference()));
+    shown = now;
     count.setText(
-        "%d of %d settings to enter%s, in a drive %s"
+        "%s of %d settings%s"
             .formatted(
-                now.entry().steps().size(),
-                axis.driveSheet().settings().size(),
-                way == EntrySheet.Way.KEYPAD
-                    ? ", %d key presses on the way".formatted(now.entry().presses())
-                    : "",
-                held.isEmpty() ? "as new" : "as found"));
+                length(now.entry()), axis.driveSheet().settings().size(), begins(axis, reset)));
+    compare(both, reset.isPresent());
     desk.takeAim()
         .map(place -> place.substring(place.lastIndexOf('/') + 1))
         .filter(code -> axis.driveSheet().setting(code).isPresent())
         .ifPresent(this::aimAt);
-    fromFound.setDisable(Truth.FOUND.of(axis).isEmpty());
     journey.show(axis, now, search.getText().strip(), chosen);
     showSide(axis, now, held, here(review));
   }
@@ -190,13 +212,53 @@ public final class SetUpView implements View {
         .toList();
   }
 
-  /** What the drive holds before anything is entered; empty for a drive as new. */
-  private Map<String, SettingValue> held(AxisAssembly axis) {
-    return fromFound.isSelected() ? Truth.FOUND.of(axis).orElse(Map.of()) : Map.of();
+  /** What the drive holds before anything is entered. */
+  private DriveMemory held(AxisAssembly axis) {
+    return Truth.FOUND
+        .of(axis)
+        .filter(values -> start != Start.NEW)
+        .map(values -> DriveMemory.holding(axis.driveSheet(), values))
+        .orElse(DriveMemory.works(axis.driveSheet()));
   }
 
-  private void showSide(
-      AxisAssembly axis, Journey now, Map<String, SettingValue> held, List<Finding> found) {
+  private String begins(AxisAssembly axis, Optional<EntrySheet> reset) {
+    if (start == Start.FOUND && Truth.FOUND.of(axis).isEmpty()) {
+      return ", as new: nothing was read as found yet (Compare reads a list)";
+    }
+    if (start == Start.RESET && reset.isEmpty()) {
+      return ": the drive is as new, or has no reset";
+    }
+    return start == Start.NEW
+        ? ", in a drive as new"
+        : start == Start.FOUND ? ", in a drive as found" : "";
+  }
+
+  private String length(EntrySheet entry) {
+    return way == EntrySheet.Way.KEYPAD
+        ? "%d entries, %d key presses on the way,".formatted(entry.steps().size(), entry.presses())
+        : "%d entries".formatted(entry.steps().size());
+  }
+
+  /** What the other habit would take, and what the chosen one puts at risk. */
+  private void compare(Habits both, boolean afterReset) {
+    habits.getChildren().clear();
+    if (start != Start.NEW && both.afterReset().isPresent()) {
+      EntrySheet other = afterReset ? both.difference() : both.afterReset().get();
+      habits
+          .getChildren()
+          .add(
+              Parts.prose(
+                  "%s it would be %s"
+                      .formatted(
+                          afterReset ? "Only the difference:" : "With a reset first", length(other))
+                      .replaceAll(",$", "."),
+                  "ink-label"));
+    }
+    List<String> risks = afterReset ? both.risksOfReset() : both.risksOfDifference();
+    risks.forEach(r -> habits.getChildren().add(Parts.prose("⚠  " + r)));
+  }
+
+  private void showSide(AxisAssembly axis, Journey now, DriveMemory held, List<Finding> found) {
     tabs.show(shownSide);
     switch (shownSide) {
       case WHY -> showWhy(axis, now, found);

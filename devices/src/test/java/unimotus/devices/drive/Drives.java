@@ -16,7 +16,16 @@ final class Drives {
   /** Its bench; from standstill to 50 Hz in so many seconds, and back. */
   static BenchSetup setup(double rampSeconds) {
     return new BenchSetup(
-        hertz -> Math.min(hertz, 50), 50, rampSeconds, rampSeconds, true, false, PLATE, 15, LIGHT);
+        hertz -> Math.min(hertz, 50),
+        50,
+        50,
+        rampSeconds,
+        rampSeconds,
+        true,
+        false,
+        PLATE,
+        15,
+        LIGHT);
   }
 
   /** A drive with the registers every stand-in has. */

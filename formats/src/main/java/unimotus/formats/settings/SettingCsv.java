@@ -72,13 +72,18 @@ public final class SettingCsv {
             step.keys(),
             step.setting().code(),
             step.setting().name(),
-            SettingText.shown(step.setting(), step.was()),
+            shows(step),
             SettingText.shown(step.setting(), step.value()),
             step.twice() ? "twice" : "",
             step.why(),
             step.procedure());
       }
     }
+  }
+
+  private static String shows(EntryStep step) {
+    SettingValue was = step.was();
+    return was == null ? "not read" : SettingText.shown(step.setting(), was);
   }
 
   private static String plain(SettingValue value) {

@@ -83,8 +83,10 @@ class EntrySheetTest {
       Map<String, SettingValue> from = random(sheet, random);
       Map<String, SettingValue> to = random(sheet, random);
       for (EntrySheet.Way way : EntrySheet.Way.values()) {
-        EntrySheet proposed = EntrySheet.of(sheet, from, to, way);
-        Rehearsal rehearsal = Rehearsal.of(sheet, from, proposed.entries(), to);
+        DriveMemory start = DriveMemory.holding(sheet, from);
+        EntrySheet proposed = EntrySheet.of(start, to, way);
+        proposed.spared().forEach(s -> to.put(s.code(), from.get(s.code())));
+        Rehearsal rehearsal = Rehearsal.of(start, proposed.entries(), to);
         assertThat(rehearsal.losses()).as("try %d, %s", i, way).isEmpty();
         assertThat(rehearsal.turns())
             .allSatisfy(
@@ -101,10 +103,10 @@ class EntrySheetTest {
     int failed = 0;
     for (int i = 0; i < TRIES; i++) {
       Map<String, SettingValue> to = random(sheet, random);
-      EntrySheet proposed = EntrySheet.of(sheet, Map.of(), to, EntrySheet.Way.KEYPAD);
+      EntrySheet proposed = EntrySheet.of(DriveMemory.works(sheet), to, EntrySheet.Way.KEYPAD);
       List<Map.Entry<String, SettingValue>> shuffled = new ArrayList<>(proposed.entries());
       Collections.shuffle(shuffled, random);
-      Rehearsal rehearsal = Rehearsal.of(sheet, Map.of(), shuffled, to);
+      Rehearsal rehearsal = Rehearsal.of(DriveMemory.works(sheet), shuffled, to);
       failed += rehearsal.holds() ? 0 : 1;
       assertThat(rehearsal.losses()).allSatisfy(l -> assertThat(l.words()).isNotBlank());
       assertThat(rehearsal.losses())
@@ -123,8 +125,7 @@ class EntrySheetTest {
     meant.put("A01", new SettingValue.Choice("live-zero"));
     Rehearsal late =
         Rehearsal.of(
-            sheet,
-            Map.of(),
+            DriveMemory.works(sheet),
             List.of(
                 Map.entry("C41", new SettingValue.Choice("AI1")),
                 Map.entry("A01", new SettingValue.Choice("live-zero"))),
@@ -132,7 +133,8 @@ class EntrySheetTest {
     assertThat(late.losses()).hasSize(1);
     assertThat(late.losses().get(0).code()).isEqualTo("C41");
     assertThat(late.losses().get(0).culprit()).isEqualTo("A01");
-    List<EntryStep> steps = EntrySheet.of(sheet, Map.of(), meant, EntrySheet.Way.KEYPAD).steps();
+    List<EntryStep> steps =
+        EntrySheet.of(DriveMemory.works(sheet), meant, EntrySheet.Way.KEYPAD).steps();
     List<String> codes = steps.stream().map(s -> s.setting().code()).toList();
     assertThat(codes.indexOf("A01")).isLessThan(codes.indexOf("C41"));
     assertThat(steps.get(codes.indexOf("A01")).why()).contains("rewrites").contains("C41");
@@ -142,14 +144,15 @@ class EntrySheetTest {
   void nothingDifferentIsNothingToEnter() {
     DriveSheet sheet = drive("pump-drive-5k5");
     Map<String, SettingValue> works = SettingGraph.works(sheet);
-    assertThat(EntrySheet.of(sheet, works, works, EntrySheet.Way.KEYPAD).steps()).isEmpty();
+    assertThat(EntrySheet.of(DriveMemory.works(sheet), works, EntrySheet.Way.KEYPAD).steps())
+        .isEmpty();
   }
 
   @Test
   void whatIsLockedIsOpenedFirstAndClosedLast() {
     DriveSheet sheet = drive("terminal-drive-4kw");
     Map<String, SettingValue> to = Map.of("I75", new SettingValue.Choice("fault"));
-    EntrySheet entry = EntrySheet.of(sheet, Map.of(), to, EntrySheet.Way.KEYPAD);
+    EntrySheet entry = EntrySheet.of(DriveMemory.works(sheet), to, EntrySheet.Way.KEYPAD);
     assertThat(entry.steps())
         .extracting(s -> s.setting().code())
         .containsExactly("A03", "I75", "A03");
@@ -167,7 +170,7 @@ class EntrySheetTest {
             "302", new SettingValue.Number(50),
             "205", new SettingValue.Number(2.1));
     List<String> codes =
-        EntrySheet.of(sheet, Map.of(), to, EntrySheet.Way.COMMUNICATION).steps().stream()
+        EntrySheet.of(DriveMemory.works(sheet), to, EntrySheet.Way.COMMUNICATION).steps().stream()
             .map(s -> s.setting().code())
             .toList();
     assertThat(codes.subList(0, 2)).containsExactlyInAnyOrder("302", "205");
@@ -191,7 +194,7 @@ class EntrySheetTest {
       Collections.shuffle(some, random);
       Map<String, SettingValue> to = new LinkedHashMap<>();
       some.subList(0, 6).forEach(s -> to.put(s.code(), other(s)));
-      EntrySheet entry = EntrySheet.of(sheet, Map.of(), to, EntrySheet.Way.KEYPAD);
+      EntrySheet entry = EntrySheet.of(DriveMemory.works(sheet), to, EntrySheet.Way.KEYPAD);
       int least = least(new MenuWalk(sheet), null, List.copyOf(to.keySet()));
       assertThat(entry.presses()).isLessThanOrEqualTo((int) Math.ceil(1.1 * least));
     }
@@ -233,7 +236,7 @@ class EntrySheetTest {
     DriveSheet odd = sheet.withRules(rules);
     Map<String, SettingValue> to =
         Map.of("R30", new SettingValue.Number(3), "R31", new SettingValue.Number(4));
-    assertThatThrownBy(() -> EntrySheet.of(odd, Map.of(), to, way))
+    assertThatThrownBy(() -> EntrySheet.of(DriveMemory.works(odd), to, way))
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("R30 → R31 → R30");
   }
