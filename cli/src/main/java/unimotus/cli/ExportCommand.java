@@ -98,7 +98,7 @@ final class ExportCommand implements Callable<Integer> {
   private int entrySheet(AxisAssembly assembly) throws IOException {
     Journey journey =
         Journey.of(assembly, DriveMemory.works(assembly.driveSheet()), EntrySheet.Way.KEYPAD);
-    SettingLists.write(out, journey.entry());
+    SettingLists.write(out, journey);
     tell("entries", journey.entry().steps().size());
     return 0;
   }

@@ -114,6 +114,15 @@ final class SettingsCommand implements Callable<Integer> {
               SettingText.of(step.setting(), step.value()),
               step.keys(),
               step.why().isEmpty() ? "" : "  (" + step.why() + ")");
+      journey
+          .contradiction(step)
+          .ifPresent(
+              d ->
+                  output
+                      .text()
+                      .printf(
+                          "       contradicts what follows, %s: %s%n",
+                          SettingText.of(d.setting(), d.value()), d.reason()));
       if (!step.procedure().isEmpty()) {
         output.text().printf("       guarded entry: %s%n", step.procedure());
       }
@@ -198,6 +207,11 @@ final class SettingsCommand implements Callable<Integer> {
         "atStandstill", step.atStandstill(),
         "procedure", step.procedure(),
         "order", step.why(),
+        "contradicts",
+            journey
+                .contradiction(step)
+                .map(d -> SettingText.of(d.setting(), d.value()))
+                .orElse(null),
         "reason", derived == null ? null : derived.reason(),
         "derivation", derived == null ? null : derived.sum().text());
   }

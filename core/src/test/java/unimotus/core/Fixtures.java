@@ -33,6 +33,7 @@ import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
@@ -161,6 +162,33 @@ public final class Fixtures {
         null,
         null,
         null);
+  }
+
+  /** The usual drive with more settings, and with rules about them. */
+  public static DriveSheet driveSheet(List<SettingDefinition> more, List<SettingRule> rules) {
+    DriveSheet usual = driveSheet();
+    List<SettingDefinition> settings = new ArrayList<>(usual.settings());
+    settings.addAll(more);
+    return new DriveSheet(
+        usual.id(),
+        usual.name(),
+        usual.terminals(),
+        usual.selectors(),
+        usual.converterBits(),
+        usual.ratings(),
+        settings,
+        null,
+        rules,
+        null,
+        null,
+        null,
+        null);
+  }
+
+  /** The axis of a project with another sheet for its drive. */
+  public static AxisAssembly assembly(Project project, DriveSheet sheet) {
+    SheetCatalogue sheets = new SheetCatalogue(List.of(controllerSheet(), sheet));
+    return AxisAssembly.of(project, sheets, axis(project)).orElseThrow();
   }
 
   public static SheetCatalogue sheets() {
@@ -341,7 +369,7 @@ public final class Fixtures {
     return new Selector(id, id, role, terminal, options, options.get(0));
   }
 
-  private static NumberSetting number(
+  public static NumberSetting number(
       String code,
       SettingRole role,
       String terminal,
@@ -352,7 +380,7 @@ public final class Fixtures {
     return new NumberSetting(code, role.name(), "all", role, terminal, unit, low, high, usual);
   }
 
-  private static ChoiceSetting choice(
+  public static ChoiceSetting choice(
       String code, SettingRole role, String terminal, String... options) {
     return new ChoiceSetting(
         code,

@@ -7,7 +7,6 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import javafx.scene.Node;
-import javafx.scene.control.CheckBox;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -84,8 +83,9 @@ class SetUpStationTest extends WindowTest {
     answers.file = folder.resolve("entry.csv");
     press("#export-entry");
     List<String> lines = Files.readAllLines(answers.file);
-    assertThat(lines.get(1)).contains("A03").contains("opens what is locked");
-    assertThat(lines).anyMatch(l -> l.contains("A01") && l.contains("rewrites"));
+    assertThat(lines.get(1)).contains("M10").contains("the motor first: A01 lets it start");
+    assertThat(lines).anyMatch(l -> l.contains("A01") && l.contains("live-zero"));
+    assertThat(lines).anyMatch(l -> l.contains("L22") && l.contains("6.3 A follows"));
 
     press("#side-compare");
     importList("found.csv", "code;value;unit\nM16;8,05;A\nM99;1;\nC40;keypad;\n");
@@ -95,9 +95,13 @@ class SetUpStationTest extends WindowTest {
     assertThat(shows("line 3: 'M99'")).isTrue();
     assertThat(shows("M16  Electronic overload")).isTrue();
     assertThat(shows("6.3 A  |  8.05 A")).isTrue();
-    interact(() -> lookup("#from-found").<CheckBox>query().fire());
-    settle();
+    choose(this, "#entry-start", "a drive as found");
     assertThat(shows("in a drive as found")).isTrue();
+    assertThat(shows("were not read and are not entered")).isTrue();
+    assertThat(shows("With a reset first it would be")).isTrue();
+    choose(this, "#entry-start", "a reset first");
+    assertThat(shows("Only the difference: it would be")).isTrue();
+    assertThat(shows("everything else as it left the works")).isTrue();
 
     choose("#read-kind", Snapshot.Kind.AS_LEFT);
     press("#keep-designed");
@@ -144,7 +148,7 @@ class SetUpStationTest extends WindowTest {
     assertThat(shows("I70: rewritten by A01")).isTrue();
     press("#order-proposed");
     assertThat(shows("Everything stands as designed")).isTrue();
-    interact(() -> lookup("#down-1").query().requestFocus());
+    interact(() -> lookup("#down-6").query().requestFocus());
     push(KeyCode.CONTROL, KeyCode.DOWN);
     push(KeyCode.CONTROL, KeyCode.DOWN);
     settle();

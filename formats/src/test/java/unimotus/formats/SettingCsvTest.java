@@ -6,12 +6,16 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
+import unimotus.core.derivation.Derivation;
+import unimotus.core.settings.DerivedSetting;
 import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.EntrySheet;
+import unimotus.core.settings.Journey;
 import unimotus.core.settings.SettingGraph;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
@@ -99,8 +103,12 @@ class SettingCsvTest {
             Map.of("S91", new SettingValue.Number(8)),
             EntrySheet.Way.KEYPAD);
     StringBuilder out = new StringBuilder();
-    SettingCsv.write(entry, out);
-    assertThat(out.toString()).contains("S91").contains("twice");
+    SettingValue follows = new SettingValue.Number(9);
+    DerivedSetting derived =
+        new DerivedSetting(
+            SHEET.setting("S91").orElseThrow(), follows, "as the stop asks", Derivation.NONE);
+    SettingCsv.write(new Journey(entry, Map.of("S91", derived), List.of(), List.of()), out);
+    assertThat(out.toString()).contains("S91").contains("twice").contains("9 s follows");
   }
 
   /** Every shipped drive at random values it takes, written and read back equal. */

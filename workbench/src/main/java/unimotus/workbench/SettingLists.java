@@ -6,7 +6,7 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Map;
-import unimotus.core.settings.EntrySheet;
+import unimotus.core.settings.Journey;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingValue;
 import unimotus.formats.settings.SettingCsv;
@@ -41,9 +41,9 @@ public final class SettingLists {
    *
    * @throws IOException where it cannot be written
    */
-  public static void write(Path file, EntrySheet entry) throws IOException {
+  public static void write(Path file, Journey journey) throws IOException {
     try (BufferedWriter out = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
-      SettingCsv.write(entry, out);
+      SettingCsv.write(journey, out);
     }
   }
 }

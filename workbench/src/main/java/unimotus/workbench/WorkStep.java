@@ -93,6 +93,7 @@ public enum WorkStep {
           MAKE_SAFE;
       case POLE_COUNT,
           OVERLOAD_SETTING,
+          CURRENT_LIMIT,
           PLATE_IN_DRIVE,
           RAMP_TORQUE,
           CONTINUOUS_TORQUE,
@@ -104,6 +105,7 @@ public enum WorkStep {
           BORROWED,
           TUNING_STALE,
           LEFT_OTHERWISE,
+          LEFT_UNREAD,
           LINK_HELD,
           UNIT_TWICE,
           SIGNAL_LOSS,

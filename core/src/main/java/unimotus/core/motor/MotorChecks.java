@@ -19,12 +19,17 @@ import unimotus.core.sheet.SettingRole;
 
 /** Doubts about the plate, and about the copy of it that was typed into the drive. */
 public final class MotorChecks {
-  private static final double LEAST_EFFICIENCY = 0.5;
+  /** Small motors of few poles have as little as this and still meet their class. */
+  private static final double LEAST_EFFICIENCY_SMALL = 0.25;
+
+  private static final double SMALL_WATTS = 750;
+
+  private static final double LEAST_EFFICIENCY = 0.6;
 
   /** A copy that differs by more than this is another number, not a rounding of the same. */
   private static final double SAME = 0.005;
 
-  private static final double MOST_SLIP = 0.12;
+  private static final double MOST_SLIP = 0.14;
 
   private MotorChecks() {}
 
@@ -43,6 +48,9 @@ public final class MotorChecks {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     checkPoles(axis, plate, settings, found);
     checkOverload(axis, plate, settings, found);
+    if (plate.speedRpm() < MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)) {
+      CurrentLimitChecks.check(axis, plate, found);
+    }
     checkCopy(
         axis, settings, SettingRole.MOTOR_CURRENT, plate.currentAmperes(), AMPERE_UNIT, found);
     checkCopy(axis, settings, SettingRole.MOTOR_VOLTAGE, plate.voltageVolts(), VOLT_UNIT, found);
@@ -54,13 +62,14 @@ public final class MotorChecks {
 
   private static void checkPlate(AxisAssembly axis, Plate plate, List<Finding> found) {
     double efficiency = MotorFormulas.efficiency(plate);
-    if (efficiency > 1 || efficiency < LEAST_EFFICIENCY) {
+    double least = plate.powerWatts() < SMALL_WATTS ? LEAST_EFFICIENCY_SMALL : LEAST_EFFICIENCY;
+    if (efficiency > 1 || efficiency < least) {
       found.add(
           plateFinding(
               axis,
               "efficiency from the plate is %s, P/(√3·U·I·cos φ)"
                   .formatted(text(efficiency * 100, MeasureUnit.PERCENT)),
-              "No motor gives out more than it takes, or turns half of it into heat at full load."));
+              "No motor gives out more than it takes, nor so little of it at full load."));
     }
     double fastest = MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2);
     if (plate.speedRpm() >= fastest) {
@@ -82,7 +91,7 @@ public final class MotorChecks {
           plateFinding(
               axis,
               "rated slip is %s".formatted(text(slip * 100, MeasureUnit.PERCENT)),
-              "Standard motors slip between nothing and about 12 %; a wrong speed or frequency was typed."));
+              "Standard motors slip between nothing and about 14 %; a wrong speed or frequency was typed."));
     }
   }
 

@@ -1,6 +1,7 @@
 package unimotus.core.settings;
 
 import java.util.EnumMap;
+import java.util.List;
 import java.util.Map;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
@@ -12,6 +13,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.MotorTorque;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.DriveRatings;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
@@ -62,21 +64,64 @@ final class DerivedRamps {
 
   private double currentLimit() {
     double amperes = plate.currentAmperes() * plate.serviceFactor();
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     ramps.put(
         SettingRole.CURRENT_LIMIT,
         new Ramp(
-            "What the motor bears continuously.",
-            Derivation.of(
-                new Step(
-                    "current limit",
-                    "I_plate·SF",
-                    "%s·%s".formatted(text(plate.currentAmperes()), text(plate.serviceFactor())),
-                    amperes,
-                    MeasureUnit.AMPERE_UNIT,
-                    PRACTICE))));
-    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+            "What the motor bears continuously; another school sets what the load needs to break away and to follow its ramp, up to the drive's short-time rating.",
+            new Derivation(
+                List.of(
+                    shortTime(),
+                    loadNeeds(settings),
+                    new Step(
+                        "current limit",
+                        "I_plate·SF",
+                        "%s·%s"
+                            .formatted(text(plate.currentAmperes()), text(plate.serviceFactor())),
+                        amperes,
+                        MeasureUnit.AMPERE_UNIT,
+                        PRACTICE)))));
     boolean entered = axis.drive().settings().containsKey(code(SettingRole.CURRENT_LIMIT));
     return entered ? settings.number(SettingRole.CURRENT_LIMIT, amperes) : amperes;
+  }
+
+  private Step shortTime() {
+    DriveRatings ratings = axis.driveSheet().ratings();
+    return new Step(
+        "drive, short time",
+        "I_drive·overload ratio",
+        "%s·%s, %s s"
+            .formatted(
+                text(ratings.currentAmperes()),
+                text(ratings.overloadRatio()),
+                text(ratings.overloadSeconds())),
+        ratings.currentAmperes() * ratings.overloadRatio(),
+        MeasureUnit.AMPERE_UNIT,
+        "device sheet");
+  }
+
+  /** The other school: load and acceleration on the ramp as it is set. */
+  private Step loadNeeds(EffectiveSettings settings) {
+    double topHertz = axis.axis().reference().frequencyAtFullHertz();
+    double top = MotorFormulas.synchronousRpm(topHertz, poles());
+    double seconds =
+        settings.number(SettingRole.ACCELERATION_TIME, 0)
+            * topHertz
+            / settings.rampBaseHertz(topHertz);
+    ShaftLoad load = ShaftLoad.of(axis);
+    double ramp =
+        seconds > 0
+            ? RampFormulas.acceleratingTorqueNewtonMetres(load.inertiaKgM2(), top, seconds)
+            : 0;
+    double torque = load.torqueNewtonMetres(top) + ramp;
+    double rated = MotorFormulas.ratedTorqueNewtonMetres(plate);
+    return new Step(
+        "what the load needs",
+        "√(I_m² + (I_w·T/T_n)²), T = T_load + J·ω/t",
+        "T %s N·m, T_n %s N·m".formatted(text(torque), text(rated)),
+        MotorFormulas.currentEstimateAmperes(plate, torque / rated),
+        MeasureUnit.AMPERE_UNIT,
+        "constant magnetising current (common practice)");
   }
 
   private String code(SettingRole role) {

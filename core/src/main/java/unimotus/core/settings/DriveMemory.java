@@ -154,9 +154,16 @@ public record DriveMemory(
     return new Entered(new DriveMemory(sheet, next, turning, null), Outcome.TAKEN, rewritten, "");
   }
 
-  /** Codes of another set of values of which it is not known what they stand at. */
+  /**
+   * Codes of another set of values of which it is not known what they stand at; what is not kept as
+   * entered is left out.
+   */
   public List<String> unread(Map<String, SettingValue> other) {
-    return other.keySet().stream().filter(c -> !values.containsKey(c)).toList();
+    return sheet.settings().stream()
+        .filter(SettingDefinition::isKept)
+        .map(SettingDefinition::code)
+        .filter(c -> other.containsKey(c) && !values.containsKey(c))
+        .toList();
   }
 
   /** Codes whose known value differs from another set of values, in menu order. */

@@ -33,9 +33,14 @@ final class EntryWalk {
     return needed.size() < order.size() ? walk(needed, spared) : walked;
   }
 
-  /** Whether an entry opens what another one has put right by then. */
+  /** Whether an entry opens, or closes again, what another one has put right by then. */
   private boolean isIdle(Entry entry, List<EntryStep> steps) {
-    return entry.role() == Entry.Role.UNLOCK
+    boolean opens = entry.role() == Entry.Role.UNLOCK;
+    boolean closes =
+        entry.role() == Entry.Role.LOCK_AGAIN
+            && !start.values().containsKey(entry.code())
+            && entry.value().equals(sheet.setting(entry.code()).orElseThrow().initial());
+    return (opens || closes)
         && steps.stream()
             .map(s -> graph.lock(s.setting().code()))
             .noneMatch(l -> l.filter(x -> x.by().equals(entry.code())).isPresent());
@@ -141,9 +146,7 @@ final class EntryWalk {
     return sheet.setting(entry.code()).orElseThrow().isOfTheMotor()
         ? order.subList(order.indexOf(entry), order.size()).stream()
             .filter(o -> o.role() == Entry.Role.VALUE && graph.letsStart(o.code(), o.value()))
-            .map(
-                o ->
-                    "before %s: after it a closed run contact starts the motor".formatted(o.code()))
+            .map(o -> "the motor first: %s lets it start".formatted(o.code()))
             .findFirst()
         : Optional.empty();
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingDefinition;
@@ -62,6 +63,15 @@ public record Journey(
     List<SettingDefinition> others =
         sheet.settings().stream().filter(s -> !entered.contains(s.code())).toList();
     return new Journey(entry, derived, brackets(entry), others);
+  }
+
+  /**
+   * What follows from plate, reference and load where an entry says otherwise; empty where it
+   * agrees or nothing follows. Such an entry is a doubt, not an instruction.
+   */
+  public Optional<DerivedSetting> contradiction(EntryStep step) {
+    return Optional.ofNullable(derived.get(step.setting().code()))
+        .filter(d -> !SettingComparison.isSame(d.value(), step.value()));
   }
 
   private static List<Bracket> brackets(EntrySheet entry) {

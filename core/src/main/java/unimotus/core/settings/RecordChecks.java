@@ -11,6 +11,7 @@ import unimotus.core.machine.Borrowing;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Snapshot;
 import unimotus.core.sheet.SettingDefinition;
+import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
 
 /** What is still open between the design of a drive's settings and the drive itself. */
@@ -49,13 +50,21 @@ public final class RecordChecks {
   }
 
   private static void checkLeft(AxisAssembly axis, Snapshot left, List<Finding> found) {
-    List<String> differing =
-        SettingComparison.of(axis.driveSheet(), designed(axis), left.values())
-            .differences()
-            .stream()
-            .filter(r -> r.kind() == SettingComparison.Kind.CHANGED)
-            .map(r -> r.setting().code())
-            .toList();
+    List<SettingComparison.Row> rows =
+        SettingComparison.of(axis.driveSheet(), designed(axis), left.values()).differences();
+    List<String> differing = codes(rows, SettingComparison.Kind.CHANGED);
+    List<String> unread = codes(rows, SettingComparison.Kind.MISSING_RIGHT);
+    if (!unread.isEmpty()) {
+      found.add(
+          new Finding(
+              Severity.NOTE,
+              Rule.LEFT_UNREAD,
+              place(axis),
+              "%d of %d settings were not read as left on %s"
+                  .formatted(unread.size(), axis.driveSheet().settings().size(), left.at()),
+              "Whether they stand as designed is not known.",
+              "Read the whole list, or check these by hand: %s.".formatted(some(unread))));
+    }
     if (!differing.isEmpty()) {
       found.add(
           new Finding(
@@ -67,6 +76,22 @@ public final class RecordChecks {
               "What was proved on paper is not what runs.",
               "Enter them, or take over into the design what was meant to stay."));
     }
+  }
+
+  /** A macro only writes others; what it wrote is compared, not its name. */
+  private static List<String> codes(List<SettingComparison.Row> rows, SettingComparison.Kind kind) {
+    return rows.stream()
+        .filter(r -> r.kind() == kind && r.setting().isKept())
+        .filter(r -> r.setting().role() != SettingRole.MACRO)
+        .map(r -> r.setting().code())
+        .toList();
+  }
+
+  private static String some(List<String> codes) {
+    int most = 8;
+    return codes.size() <= most
+        ? String.join(", ", codes)
+        : String.join(", ", codes.subList(0, most)) + " and others";
   }
 
   /** Every setting of a drive as designed, by code in menu order. */

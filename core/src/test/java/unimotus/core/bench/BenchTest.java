@@ -19,7 +19,10 @@ import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.path.PathFactory;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingRole;
 
 class BenchTest {
   private static final Plate PLATE = Fixtures.PLATE;
@@ -218,6 +221,28 @@ class BenchTest {
     assertThat(shaft(trace, 4.9)).isGreaterThan(1400);
     assertThat(trace.value(Trace.Channel.OUTPUT, trace.indexAt(7))).isCloseTo(0, within(0.3));
     assertThat(shaft(trace, 11)).isLessThan(-1400);
+  }
+
+  /** Ramp times count to a base of their own: to half of it takes half the time (handbook, 5). */
+  @Test
+  void theRampCountsToItsBase() {
+    DriveSheet sheet =
+        Fixtures.driveSheet(
+            List.of(
+                Fixtures.number(
+                    "X1",
+                    SettingRole.RAMP_BASE_FREQUENCY,
+                    null,
+                    MeasureUnit.HERTZ_UNIT,
+                    1,
+                    400,
+                    100)),
+            List.of());
+    AxisAssembly axis = Fixtures.assembly(Fixtures.project(), sheet);
+    Trace trace =
+        Bench.run(BenchSetup.of(axis, PathFactory.of(axis)), Scenario.runAndStop(25, 6, 6));
+    double up = trace.secondsToRise(Trace.Channel.OUTPUT, 0, 49.9).orElseThrow();
+    assertThat(up).as("5 s to 100 Hz").isCloseTo(2.5, within(0.15));
   }
 
   @Test

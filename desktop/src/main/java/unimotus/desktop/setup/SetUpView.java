@@ -331,7 +331,7 @@ public final class SetUpView implements View {
         .ifPresent(
             file -> {
               try {
-                SettingLists.write(file, now.entry());
+                SettingLists.write(file, now);
                 desk.say("entry sheet written to " + file);
               } catch (java.io.IOException e) {
                 desk.refuse("the entry sheet could not be written: " + e.getMessage());

@@ -11,8 +11,9 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import unimotus.core.quantity.MeasureUnit;
-import unimotus.core.settings.EntrySheet;
+import unimotus.core.settings.DerivedSetting;
 import unimotus.core.settings.EntryStep;
+import unimotus.core.settings.Journey;
 import unimotus.core.settings.SettingText;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
@@ -55,18 +56,19 @@ public final class SettingCsv {
   }
 
   /**
-   * Writes an entry sheet: number, keys, code, name, old and new value, why, and the guarded
-   * procedure where one is needed.
+   * Writes an entry sheet: number, keys, code, name, old and new value, what follows from the plate
+   * and the design where the new value contradicts it, why, and the guarded procedure where one is
+   * needed.
    *
    * @throws IOException where {@code out} does not take it
    */
-  public static void write(EntrySheet entry, Appendable out) throws IOException {
+  public static void write(Journey journey, Appendable out) throws IOException {
     String[] headings = {
-      "number", "keys", "code", "name", "shows", "enter", "twice", "why", "procedure"
+      "number", "keys", "code", "name", "shows", "enter", "contradicts", "twice", "why", "procedure"
     };
     try (CSVPrinter csv =
         new CSVPrinter(out, CSVFormat.RFC4180.builder().setHeader(headings).build())) {
-      for (EntryStep step : entry.steps()) {
+      for (EntryStep step : journey.entry().steps()) {
         csv.printRecord(
             step.number(),
             step.keys(),
@@ -74,11 +76,16 @@ public final class SettingCsv {
             step.setting().name(),
             shows(step),
             SettingText.shown(step.setting(), step.value()),
+            journey.contradiction(step).map(SettingCsv::follows).orElse(""),
             step.twice() ? "twice" : "",
             step.why(),
             step.procedure());
       }
     }
+  }
+
+  private static String follows(DerivedSetting derived) {
+    return "%s follows".formatted(SettingText.shown(derived.setting(), derived.value()));
   }
 
   private static String shows(EntryStep step) {

@@ -39,6 +39,7 @@ class SetUpRulesTest {
           Rule.BORROWED,
           Rule.TUNING_STALE,
           Rule.LEFT_OTHERWISE,
+          Rule.LEFT_UNREAD,
           Rule.FIRMWARE,
           Rule.VARIANT,
           Rule.DAMAGED,
@@ -89,6 +90,8 @@ class SetUpRulesTest {
                     .withTuning(
                         new Tuning("A. Tester", DAY, Map.of("M12", new SettingValue.Number(7)))))),
         Arguments.of(Rule.LEFT_OTHERWISE, with(record().with(left(KEYPAD)))),
+        // One setting was read: of the others nothing is known.
+        Arguments.of(Rule.LEFT_UNREAD, with(record().with(left(KEYPAD)))),
         Arguments.of(Rule.FIRMWARE, with(plate("", "2.9", true))),
         Arguments.of(Rule.VARIANT, with(plate("-N", "2.14", true))),
         Arguments.of(Rule.VARIANT, with(plate("-XYZ", "2.14", true))),
