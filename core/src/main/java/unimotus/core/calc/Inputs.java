@@ -5,12 +5,16 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.ConductorSize;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.quantity.QuantityText;
 
 /** The numbers given to a calculator, each in the unit its parameter asks for. */
 public final class Inputs {
   private final Map<String, Double> values = new TreeMap<>();
+  private final Map<String, ConductorSize> conductors = new TreeMap<>();
 
   /**
    * Reads the typed texts.
@@ -25,11 +29,18 @@ public final class Inputs {
       }
     }
     for (Parameter parameter : parameters) {
-      values.put(parameter.name(), read(parameter, texts.get(parameter.name())));
+      String text = texts.get(parameter.name());
+      if (text != null && parameter.unit() == MeasureUnit.SQUARE_MILLIMETRE) {
+        ConductorSize size = ConductorSize.parse(text);
+        conductors.put(parameter.name(), size);
+        values.put(parameter.name(), size.squareMillimetres());
+      } else {
+        values.put(parameter.name(), read(parameter, text));
+      }
     }
   }
 
-  private static double read(Parameter parameter, @org.jspecify.annotations.Nullable String text) {
+  private static double read(Parameter parameter, @Nullable String text) {
     if (text == null) {
       if (parameter.fallback() == null) {
         throw new IllegalArgumentException(
@@ -59,6 +70,11 @@ public final class Inputs {
   /** The number of this name in its parameter's unit. */
   public double get(String name) {
     return values.get(name);
+  }
+
+  /** The conductor of this name, metric or American as it was typed. */
+  ConductorSize conductor(String name) {
+    return conductors.get(name);
   }
 
   /**

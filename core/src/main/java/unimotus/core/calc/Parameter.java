@@ -48,6 +48,11 @@ public record Parameter(
     return new Parameter(name, about, unit, null, 0, whole, true);
   }
 
+  /** A plain number between two limits. */
+  static Parameter within(String name, String about, double least, double most, double fallback) {
+    return new Parameter(name, about, MeasureUnit.ONE, fallback, least, most, false);
+  }
+
   /** Beyond any machine this is for; what is larger was typed wrong. */
   private static double most(MeasureUnit unit) {
     if (unit == MeasureUnit.PERCENT) {

@@ -5,13 +5,16 @@ import static unimotus.core.calc.Parameter.positive;
 import static unimotus.core.calc.Sums.result;
 
 import java.util.List;
+import unimotus.core.derivation.Step;
 import unimotus.core.machine.CableLaying;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.motor.FullLoadCurrent;
 import unimotus.core.motor.LinkVoltage;
 import unimotus.core.motor.Overload;
+import unimotus.core.power.CableResistance;
 import unimotus.core.power.ConductorTable;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.ServoPlate;
 
 /** Questions about the power side and servo motors. */
@@ -25,6 +28,7 @@ final class PowerCalculators {
         fullLoadCurrent(),
         conductor(),
         voltageDrop(),
+        wireResistance(),
         overloadTrip(),
         linkVoltage(),
         torqueConstant());
@@ -38,20 +42,28 @@ final class PowerCalculators {
             positive("power", "rated power", MeasureUnit.KILOWATT),
             positive("voltage", "voltage, line to line", MeasureUnit.VOLT_UNIT)),
         "power=10hp voltage=460V",
-        in ->
-            result(
-                "full-load current",
-                "table value · 460 V/U",
-                "%s kW at %s V",
-                FullLoadCurrent.amperes(1000 * in.get("power"), in.get("voltage"))
-                    .orElseThrow(
-                        () ->
-                            new IllegalArgumentException(
-                                "power must be 1 to 40 hp for this table")),
-                MeasureUnit.AMPERE_UNIT,
-                "NEC table 430.250 (from memory)",
-                in.get("power"),
-                in.get("voltage")));
+        in -> {
+          FullLoadCurrent found =
+              FullLoadCurrent.of(1000 * in.get("power"), in.get("voltage"))
+                  .orElseThrow(
+                      () ->
+                          new IllegalArgumentException(
+                              "power: the table has ½ to 500 hp at 460 and 575 V, to 200 hp at 200 to 230 V, to 2 hp at 115 V, but is %s kW"
+                                  .formatted(QuantityFormat.PLAIN.number(in.get("power")))));
+          String column = "column of %d V".formatted(found.columnVolts());
+          return result(
+              "full-load current",
+              (found.between() ? "between two rows, " : "row, ")
+                  + (found.carried()
+                      ? column + " · %d V/U".formatted(found.columnVolts())
+                      : column),
+              "%s kW at %s V",
+              found.amperes(),
+              MeasureUnit.AMPERE_UNIT,
+              "NEC table 430.250 (from memory); for conductors, the overload is the plate's",
+              in.get("power"),
+              in.get("voltage"));
+        });
   }
 
   private static Calculator conductor() {
@@ -76,27 +88,73 @@ final class PowerCalculators {
   private static Calculator voltageDrop() {
     return new Calculator(
         "voltage-drop",
-        "voltage lost on a three-phase cable at 20 °C",
+        "voltage lost on a three-phase cable, warm as it runs",
         List.of(
             of("current", "current", MeasureUnit.AMPERE_UNIT),
             of("length", "length of the cable", MeasureUnit.METRE_UNIT),
-            positive("size", "conductor", MeasureUnit.SQUARE_MILLIMETRE)),
+            positive("size", "conductor, or AWG 12", MeasureUnit.SQUARE_MILLIMETRE),
+            Parameter.within("temperature", "temperature of the conductor, °C", -40, 200, 70),
+            Parameter.within("powerfactor", "cos φ of the load", 0, 1, 1),
+            Parameter.within("frequency", "frequency, Hz", 0, 1000, 50)),
         "current=11.2A length=100m size=2.5mm2",
-        in ->
-            result(
-                "voltage drop",
-                "√3·I·l·R′",
-                "√3·%s·%s m·R′(%s mm²)",
-                Math.sqrt(3)
-                    * in.get("current")
-                    * in.get("length")
-                    * ConductorSize.metric(in.get("size")).ohmsPerKilometre()
-                    / 1000,
-                MeasureUnit.VOLT_UNIT,
-                "IEC 60228 (from memory)",
-                in.get("current"),
-                in.get("length"),
-                in.get("size")));
+        in -> {
+          CableResistance cable =
+              new CableResistance(in.conductor("size"), in.get("temperature"), in.get("frequency"));
+          Step resistance =
+              new Step(
+                  "resistance, per km",
+                  "R₂₀·(1 + 0.00393·(θ − 20))·(1 + y_s + y_p)",
+                  "%s, %s °C, %s Hz"
+                      .formatted(cable.size(), plain(cable.celsius()), plain(cable.hertz())),
+                  cable.ohmsPerKilometre(),
+                  MeasureUnit.OHM_UNIT,
+                  "IEC 60228, skin and neighbours by IEC 60287-1-1 (both from memory)");
+          return result(
+                  "voltage drop",
+                  "√3·I·l·(R·cos φ + X·sin φ)",
+                  "√3·%s·%s m, X = %s Ω/km, cos φ %s",
+                  cable.lostVolts(in.get("current"), in.get("length"), in.get("powerfactor")),
+                  MeasureUnit.VOLT_UNIT,
+                  "reactance 0.08 Ω/km at 50 Hz (common practice)",
+                  in.get("current"),
+                  in.get("length"),
+                  cable.reactanceOhmsPerKilometre(),
+                  in.get("powerfactor"))
+              .after(resistance);
+        });
+  }
+
+  private static Calculator wireResistance() {
+    return new Calculator(
+        "wire-resistance",
+        "resistance of a copper conductor, one way",
+        List.of(
+            positive("size", "conductor, or AWG 12", MeasureUnit.SQUARE_MILLIMETRE),
+            of("length", "length", MeasureUnit.METRE_UNIT),
+            Parameter.within("temperature", "temperature of the conductor, °C", -40, 200, 20)),
+        "size=0.75mm2 length=100m",
+        in -> {
+          ConductorSize size = in.conductor("size");
+          double ohms =
+              new CableResistance(size, in.get("temperature"), 0).directOhmsPerKilometre();
+          return Sums.remark(
+              result(
+                  "resistance",
+                  "R′·l·(1 + 0.00393·(θ − 20))",
+                  "%s Ω/km at %s °C · %s m",
+                  ohms * in.get("length") / 1000,
+                  MeasureUnit.OHM_UNIT,
+                  "IEC 60228 class 5, IEC 60028 (from memory)",
+                  Math.round(1000 * ohms) / 1000.0,
+                  in.get("temperature"),
+                  in.get("length")),
+              "%s is %s mm²"
+                  .formatted(size, plain(Math.round(1000 * size.squareMillimetres()) / 1000.0)));
+        });
+  }
+
+  private static String plain(double value) {
+    return QuantityFormat.PLAIN.number(value);
   }
 
   private static Calculator overloadTrip() {

@@ -1,11 +1,14 @@
 package unimotus.core.machine;
 
+import static unimotus.core.quantity.MeasureUnit.SQUARE_MILLIMETRE;
+
 import java.util.Arrays;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
+import unimotus.core.quantity.QuantityText;
 
 /**
  * The cross-section of a copper conductor, metric or American.
@@ -16,7 +19,7 @@ import java.util.regex.Pattern;
  * definition (ASTM B258, from memory).
  *
  * @param american whether {@code number} is a gauge number instead of square millimetres
- * @param number square millimetres, or the gauge
+ * @param number square millimetres, or the gauge: 0 for 1/0, −1 for 2/0 up to −3 for 4/0
  */
 public record ConductorSize(boolean american, double number) {
   /** The usual control wire. */
@@ -42,20 +45,28 @@ public record ConductorSize(boolean american, double number) {
               Map.entry(50.0, 0.386),
               Map.entry(70.0, 0.272),
               Map.entry(95.0, 0.206),
-              Map.entry(120.0, 0.161)));
+              Map.entry(120.0, 0.161),
+              Map.entry(150.0, 0.129),
+              Map.entry(185.0, 0.106),
+              Map.entry(240.0, 0.0801)));
 
   private static final double LEAST_MM2 = 0.05;
   private static final double MOST_MM2 = 400;
   private static final int THINNEST_GAUGE = 40;
-  private static final Pattern AMERICAN = Pattern.compile("(?:AWG *([0-9]+)|([0-9]+) *AWG)");
-  private static final Pattern METRIC =
-      Pattern.compile("([0-9]+(?:[.,][0-9]+)?) *(?:MM2|MM²|QMM)?");
+
+  /** 4/0, the thickest with a gauge; the noughts go down from 0. */
+  private static final int THICKEST_GAUGE = -3;
+
+  private static final Pattern AMERICAN =
+      Pattern.compile("(?:AWG *([0-9]+(?:/0)?)|([0-9]+(?:/0)?) *AWG)");
 
   /** Checks that such a conductor exists. */
   public ConductorSize {
-    if (american && !(number >= 0 && number <= THINNEST_GAUGE && number == Math.rint(number))) {
+    boolean gauge = number >= THICKEST_GAUGE && number <= THINNEST_GAUGE;
+    if (american && !(gauge && number == Math.rint(number))) {
       throw new IllegalArgumentException(
-          "conductor gauge AWG %s is outside AWG 0 to AWG %d".formatted(number, THINNEST_GAUGE));
+          "conductor gauge AWG %s is outside AWG 4/0 to AWG %d"
+              .formatted(gaugeText(number), THINNEST_GAUGE));
     }
     if (!american && !(number >= LEAST_MM2 && number <= MOST_MM2)) {
       throw new IllegalArgumentException(
@@ -83,15 +94,29 @@ public record ConductorSize(boolean american, double number) {
     Matcher american = AMERICAN.matcher(plain);
     if (american.matches()) {
       String gauge = american.group(1) == null ? american.group(2) : american.group(1);
-      return new ConductorSize(true, Double.parseDouble(gauge));
+      return new ConductorSize(true, gauge(gauge));
     }
-    Matcher metric = METRIC.matcher(plain);
-    if (metric.matches()) {
-      return metric(Double.parseDouble(metric.group(1).replace(',', '.')));
+    boolean number = !plain.isEmpty() && Character.isDigit(plain.charAt(0));
+    if (!number) {
+      throw new IllegalArgumentException(
+          "conductor size '%s' is neither mm² (0.75 mm²) nor a gauge (AWG 18)"
+              .formatted(text.strip()));
     }
-    throw new IllegalArgumentException(
-        "conductor size '%s' is neither mm² (0.75 mm²) nor a gauge (AWG 18)"
-            .formatted(text.strip()));
+    return metric(
+        QuantityText.parseIn(
+            "conductor size", text.strip().replaceFirst("(?i)qmm$", "mm²"), SQUARE_MILLIMETRE));
+  }
+
+  /** 2/0 is two noughts: one below 0. */
+  private static double gauge(String text) {
+    int slash = text.indexOf('/');
+    return slash < 0 ? Double.parseDouble(text) : 1 - Double.parseDouble(text.substring(0, slash));
+  }
+
+  private static String gaugeText(double gauge) {
+    return gauge <= 0 && gauge == Math.rint(gauge)
+        ? "%d/0".formatted(1 - (long) gauge)
+        : String.valueOf(gauge);
   }
 
   /** Area in square millimetres. */
@@ -124,6 +149,6 @@ public record ConductorSize(boolean american, double number) {
   public String toString() {
     String plain =
         number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
-    return american ? "AWG " + plain : plain + " mm²";
+    return american ? "AWG " + (number <= 0 ? gaugeText(number) : plain) : plain + " mm²";
   }
 }

@@ -1,6 +1,7 @@
 package unimotus.core.motor;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
@@ -33,9 +34,9 @@ final class PlateDoubts {
       return;
     }
     checkEfficiency(axis, plate, efficiency, found);
-    OptionalDouble table = FullLoadCurrent.amperes(plate.powerWatts(), plate.voltageVolts());
+    Optional<FullLoadCurrent> table = FullLoadCurrent.of(plate.powerWatts(), plate.voltageVolts());
     if (table.isPresent()) {
-      double share = plate.currentAmperes() / table.getAsDouble();
+      double share = plate.currentAmperes() / table.get().amperes();
       if (share < LEAST_SHARE || share > MOST_SHARE) {
         found.add(
             doubt(
@@ -45,7 +46,7 @@ final class PlateDoubts {
                     .formatted(
                         text(plate.currentAmperes(), MeasureUnit.AMPERE_UNIT),
                         text(
-                            Math.round(10 * table.getAsDouble()) / 10.0,
+                            Math.round(10 * table.get().amperes()) / 10.0,
                             MeasureUnit.AMPERE_UNIT))));
       }
     }

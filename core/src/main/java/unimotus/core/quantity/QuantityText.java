@@ -6,6 +6,8 @@ import java.util.regex.Pattern;
 /**
  * Reads numbers the way people type them: {@code 7.5kW}, {@code 12,5 m/min}, {@code −3 Hz}.
  *
+ * <p>Where a plain ratio is asked for, {@code 20:1} is one.
+ *
  * <p>Point and comma are both taken as the decimal mark. The reader's own mark always is one; where
  * the other mark could stand for thousands ({@code 1,234}) or two marks stand in one number, the
  * text is refused rather than guessed.
@@ -13,6 +15,7 @@ import java.util.regex.Pattern;
 public final class QuantityText {
   private static final Pattern SHAPE =
       Pattern.compile("([+-]?)(\\d*)(?:([.,])(\\d*))?(?:[eE]([+-]?\\d{1,3}))?\\s*(\\D.*)?");
+  private static final Pattern RATIO = Pattern.compile("([^:]+):([^:]+)");
   private static final int LONGEST = 60;
 
   private QuantityText() {}
@@ -36,12 +39,16 @@ public final class QuantityText {
    * @param decimalMark a point or a comma
    */
   public static Quantity parse(String name, String text, MeasureUnit fallback, char decimalMark) {
+    Matcher ratio = RATIO.matcher(text);
+    if (fallback == MeasureUnit.ONE && ratio.matches()) {
+      return ratio(name, text, ratio, decimalMark);
+    }
     Matcher shape = shapeOf(name, text, fallback);
     double number = number(name, text, shape, decimalMark);
     String symbol = shape.group(6) == null ? "" : shape.group(6).strip();
     MeasureUnit unit = symbol.isEmpty() ? fallback : unitOf(name, symbol, fallback);
     if (unit.dimension() != fallback.dimension()) {
-      throw new UnitMismatch(unit, fallback.dimension());
+      throw new UnitMismatch(name, unit, fallback.dimension());
     }
     return new Quantity(number, unit);
   }
@@ -49,6 +56,17 @@ public final class QuantityText {
   /** Reads as {@link #parse} and returns the number in {@code unit}. */
   public static double parseIn(String name, String text, MeasureUnit unit) {
     return parse(name, text, unit).in(unit);
+  }
+
+  /** 20:1 is twenty, 1:20 a twentieth. */
+  private static Quantity ratio(String name, String text, Matcher ratio, char decimalMark) {
+    double first = parse(name, ratio.group(1), MeasureUnit.ONE, decimalMark).value();
+    double second = parse(name, ratio.group(2), MeasureUnit.ONE, decimalMark).value();
+    if (second == 0) {
+      throw new IllegalArgumentException(
+          "%s: '%s' is a ratio to nothing".formatted(name, shorten(text.strip())));
+    }
+    return new Quantity(first / second, MeasureUnit.ONE);
   }
 
   private static Matcher shapeOf(String name, String text, MeasureUnit fallback) {

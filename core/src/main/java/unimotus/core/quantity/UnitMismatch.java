@@ -13,6 +13,11 @@ public final class UnitMismatch extends IllegalArgumentException {
             .formatted(given.symbol(), given.dimension().label(), wanted.label(), fitting(wanted)));
   }
 
+  /** The same, naming the thing whose number it is. */
+  UnitMismatch(String name, MeasureUnit given, Dimension wanted) {
+    super(name + ": " + new UnitMismatch(given, wanted).getMessage());
+  }
+
   private static String fitting(Dimension wanted) {
     return MeasureUnit.of(wanted).stream()
         .map(MeasureUnit::symbol)

@@ -81,8 +81,10 @@ final class ShaftCourse {
         break;
       }
       field = field <= fall * RampFormulas.LAST_STEP ? 0 : field - fall;
+      double before = shaft.omega();
       shaft.drive(field);
-      turns += shaft.omega() * DT / (2 * Math.PI);
+      // The middle of the tick: at its end alone a falling shaft would be short of half a step.
+      turns += (before + shaft.omega()) / 2 * DT / (2 * Math.PI);
       ticks++;
       if (ticks % StopPhase.TICKS_A_SAMPLE == 0) {
         samples.add((float) rpm());

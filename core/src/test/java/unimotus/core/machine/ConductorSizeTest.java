@@ -44,6 +44,12 @@ class ConductorSizeTest {
     assertThat(Math.sqrt(thick / thin)).isEqualTo(2.005, within(0.001));
   }
 
+  /** 4/0 has 107.2 mm² by its definition, ASTM B258 (from memory). */
+  @Test
+  void theNoughtsGoOnBelowNought() {
+    assertThat(ConductorSize.parse("4/0 AWG").squareMillimetres()).isEqualTo(107.2, within(0.05));
+  }
+
   @Test
   void theTableLiesAboveTheResistivityOfCopperAndNotFar() {
     for (double size : new double[] {0.5, 0.75, 1, 1.5, 2.5, 4, 6, 10}) {
@@ -64,6 +70,10 @@ class ConductorSizeTest {
         "AWG 18|AWG 18",
         "awg18|AWG 18",
         "18 AWG|AWG 18",
+        "AWG 0|AWG 1/0",
+        "2/0 AWG|AWG 2/0",
+        "AWG 4/0|AWG 4/0",
+        "6 qmm|6 mm²",
         "2.5 mm²|2.5 mm²"
       })
   void sizesAreReadAsTheyAreWritten(String text, String shown) {
@@ -72,7 +82,20 @@ class ConductorSizeTest {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"", "thick", "-1", "0", "1000 mm²", "AWG 99", "AWG -2", "0.75 m"})
+  @ValueSource(
+      strings = {
+        "",
+        "thick",
+        "-1",
+        "0",
+        "1000 mm²",
+        "AWG 99",
+        "AWG -2",
+        "0.75 m",
+        "1,500",
+        "AWG 5/0",
+        "1.5 A"
+      })
   void impossibleSizesAreRefusedByName(String text) {
     assertThatThrownBy(() -> ConductorSize.parse(text))
         .isInstanceOf(IllegalArgumentException.class)

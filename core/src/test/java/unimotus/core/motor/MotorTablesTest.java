@@ -51,12 +51,35 @@ class MotorTablesTest {
     }
   }
 
-  /** NEC table 430.250, 460 V and 230 V columns, from memory. */
+  /** NEC table 430.250, from memory: rows, columns, and the system voltages a column stands for. */
   @ParameterizedTest
-  @CsvSource({"1, 460, 2.1", "5, 460, 7.6", "10, 460, 14", "10, 230, 28", "25, 230, 68"})
+  @CsvSource({
+    "0.5, 115, 4.4", "0.5, 460, 1.1", "1, 460, 2.1", "2, 120, 13.6", "5, 460, 7.6", "10, 460, 14",
+    "10, 440, 14", "10, 480, 14", "10, 230, 28", "10, 220, 28", "10, 240, 28", "25, 230, 68",
+    "50, 200, 150", "50, 208, 143", "75, 575, 77", "75, 600, 77", "200, 230, 480", "500, 460, 590",
+    "500, 550, 472"
+  })
   void fullLoadCurrents(double horsepower, double volts, double amperes) {
-    assertThat(FullLoadCurrent.amperes(horsepower * 745.69987, volts).orElseThrow())
-        .isCloseTo(amperes, within(0.001));
+    FullLoadCurrent found = FullLoadCurrent.of(horsepower * 745.69987, volts).orElseThrow();
+    assertThat(found.amperes()).isCloseTo(amperes, within(1e-9));
+    assertThat(found.carried()).isFalse();
+    assertThat(found.between()).isFalse();
+  }
+
+  @Test
+  void betweenRowsAndColumnsIsSaid() {
+    FullLoadCurrent found = FullLoadCurrent.of(4000, 400).orElseThrow();
+    assertThat(found.carried()).isTrue();
+    assertThat(found.between()).isTrue();
+    // 5.364 hp: 7.6 A and 0.1456 of the way to 11 A, at 460 V; the same power at 400 V.
+    assertThat(found.amperes()).isCloseTo((7.6 + 0.1456 * 3.4) * 460 / 400, within(0.01));
+    assertThat(found.columnVolts()).isEqualTo(460);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0.4, 460", "501, 460", "201, 230", "3, 115", "10, 0"})
+  void outsideTheTableIsNothing(double horsepower, double volts) {
+    assertThat(FullLoadCurrent.of(horsepower * 745.69987, volts)).isEmpty();
   }
 
   /** IEC 60947-4-1, from memory: cold at 7.2 times within the class, warm at 1.5 times in time. */

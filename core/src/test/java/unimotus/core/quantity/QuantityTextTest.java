@@ -54,6 +54,18 @@ class QuantityTextTest {
     assertThat(QuantityText.parseIn("speed", "0,450", MeasureUnit.RPM)).isEqualTo(0.45);
   }
 
+  /** A gear ratio is written with a colon as often as without (common practice). */
+  @Test
+  void aRatioMayBeWrittenAsOne() {
+    assertThat(QuantityText.parseIn("gear ratio", "20:1", MeasureUnit.ONE)).isEqualTo(20);
+    assertThat(QuantityText.parseIn("gear ratio", "7 : 2", MeasureUnit.ONE)).isEqualTo(3.5);
+    assertThatThrownBy(() -> QuantityText.parse("gear ratio", "20:0", MeasureUnit.ONE))
+        .hasMessageContaining("gear ratio")
+        .hasMessageContaining("20:0");
+    assertThatThrownBy(() -> QuantityText.parse("speed", "20:1", MeasureUnit.RPM))
+        .hasMessageContaining("speed");
+  }
+
   @Test
   void refusesTwoDecimalMarks() {
     assertThatThrownBy(() -> QuantityText.parse("speed", "1.234,5", MeasureUnit.RPM))
