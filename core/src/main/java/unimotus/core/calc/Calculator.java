@@ -31,7 +31,16 @@ public record Calculator(
    * @throws IllegalArgumentException naming the number, its value and the limit
    */
   public CalcResult compute(Map<String, String> texts) {
-    CalcResult result = formula.apply(new Inputs(parameters, texts));
+    return compute(texts, '.');
+  }
+
+  /**
+   * Computes as {@link #compute(Map)} from texts with the reader's own decimal mark.
+   *
+   * @param decimalMark a point or a comma
+   */
+  public CalcResult compute(Map<String, String> texts, char decimalMark) {
+    CalcResult result = formula.apply(new Inputs(parameters, texts, decimalMark));
     if (!Double.isFinite(result.value())) {
       throw new IllegalArgumentException(
           "%s: these numbers have no result; one of them is zero or far too large".formatted(name));

@@ -21,7 +21,7 @@ public final class Inputs {
    *
    * @throws IllegalArgumentException naming what is missing, unknown, unreadable or negative
    */
-  Inputs(List<Parameter> parameters, Map<String, String> texts) {
+  Inputs(List<Parameter> parameters, Map<String, String> texts, char decimalMark) {
     for (String name : texts.keySet()) {
       if (parameters.stream().noneMatch(p -> p.name().equals(name))) {
         throw new IllegalArgumentException(
@@ -35,12 +35,12 @@ public final class Inputs {
         conductors.put(parameter.name(), size);
         values.put(parameter.name(), size.squareMillimetres());
       } else {
-        values.put(parameter.name(), read(parameter, text));
+        values.put(parameter.name(), read(parameter, text, decimalMark));
       }
     }
   }
 
-  private static double read(Parameter parameter, @Nullable String text) {
+  private static double read(Parameter parameter, @Nullable String text, char decimalMark) {
     if (text == null) {
       if (parameter.fallback() == null) {
         throw new IllegalArgumentException(
@@ -49,7 +49,9 @@ public final class Inputs {
       }
       return parameter.fallback();
     }
-    double value = QuantityText.parseIn(parameter.name(), text, parameter.unit());
+    double value =
+        QuantityText.parse(parameter.name(), text, parameter.unit(), decimalMark)
+            .in(parameter.unit());
     Optional<String> fault = parameter.fault(value);
     if (fault.isPresent()) {
       throw new IllegalArgumentException(

@@ -92,7 +92,7 @@ final class PowerCalculators {
         List.of(
             of("current", "current", MeasureUnit.AMPERE_UNIT),
             of("length", "length of the cable", MeasureUnit.METRE_UNIT),
-            positive("size", "conductor, or AWG 12", MeasureUnit.SQUARE_MILLIMETRE),
+            positive("size", "conductor (or a gauge, AWG 12)", MeasureUnit.SQUARE_MILLIMETRE),
             Parameter.within("temperature", "temperature of the conductor, °C", -40, 200, 70),
             Parameter.within("powerfactor", "cos φ of the load", 0, 1, 1),
             Parameter.within("frequency", "frequency, Hz", 0, 1000, 50)),
@@ -129,7 +129,7 @@ final class PowerCalculators {
         "wire-resistance",
         "resistance of a copper conductor, one way",
         List.of(
-            positive("size", "conductor, or AWG 12", MeasureUnit.SQUARE_MILLIMETRE),
+            positive("size", "conductor (or a gauge, AWG 12)", MeasureUnit.SQUARE_MILLIMETRE),
             of("length", "length", MeasureUnit.METRE_UNIT),
             Parameter.within("temperature", "temperature of the conductor, °C", -40, 200, 20)),
         "size=0.75mm2 length=100m",

@@ -17,11 +17,16 @@ public final class UnitConversion {
    * @throws IllegalArgumentException where a unit is not known or the dimensions differ
    */
   public static CalcResult convert(String value, String targetSymbol) {
+    return convert(value, targetSymbol, '.');
+  }
+
+  /** Converts as {@link #convert(String, String)} with the reader's own decimal mark. */
+  public static CalcResult convert(String value, String targetSymbol, char decimalMark) {
     MeasureUnit target =
         MeasureUnit.ofSymbol(targetSymbol)
             .orElseThrow(
                 () -> new IllegalArgumentException("to: unit '" + targetSymbol + "' is not known"));
-    Quantity given = QuantityText.parse("value", value, target);
+    Quantity given = QuantityText.parse("value", value, target, decimalMark);
     double converted = given.in(target);
     String factor = QuantityFormat.PLAIN.number(given.unit().convert(1, target));
     Step step =

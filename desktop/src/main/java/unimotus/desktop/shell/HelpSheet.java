@@ -33,6 +33,7 @@ final class HelpSheet extends StackPane {
     {"←, →, with Shift", "in a plot: first cursor, second cursor"},
     {"Ctrl+↑, Ctrl+↓", "at Set up: move an entry of the rehearsal"},
     {"F8", "stop the drive that is armed"},
+    {"F9", "calculators"},
     {"F1", "this sheet"}
   };
 

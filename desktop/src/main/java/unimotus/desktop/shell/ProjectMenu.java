@@ -38,6 +38,8 @@ final class ProjectMenu extends MenuButton {
 
     void saveAs();
 
+    void calculators();
+
     void help();
   }
 
@@ -69,6 +71,7 @@ final class ProjectMenu extends MenuButton {
             decimals(),
             dark(),
             new SeparatorMenuItem(),
+            does(item("calculators", "Calculators", "F9"), files::calculators),
             does(item("help", "Keys and signs", "F1"), files::help));
   }
 

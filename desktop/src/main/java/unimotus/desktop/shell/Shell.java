@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Ids;
 import unimotus.desktop.Desk;
+import unimotus.desktop.calc.CalculatorSheet;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
 import unimotus.desktop.station.View;
@@ -46,6 +47,7 @@ public final class Shell extends StackPane {
   private final HBox messageLine = new HBox();
   private final Label message = Parts.label("");
   private @Nullable HelpSheet help;
+  private @Nullable CalculatorSheet calculators;
   private @Nullable View shown;
 
   /** Builds the frame over a desk. */
@@ -156,13 +158,35 @@ public final class Shell extends StackPane {
     }
   }
 
+  /** Shows the calculators, or puts them away. */
+  public void toggleCalculators() {
+    CalculatorSheet sheet = calculators;
+    if (sheet == null) {
+      sheet = new CalculatorSheet(desk, this::toggleCalculators);
+      calculators = sheet;
+      getChildren().add(sheet);
+    }
+    sheet.setVisible(!sheet.isVisible());
+    if (sheet.isVisible()) {
+      sheet.takeFocus();
+    }
+  }
+
+  private boolean isCalculating() {
+    CalculatorSheet sheet = calculators;
+    return sheet != null && sheet.isVisible();
+  }
+
   private boolean isHelping() {
     HelpSheet sheet = help;
     return sheet != null && sheet.isVisible();
   }
 
   private void key(KeyEvent e) {
-    if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && isHelping())) {
+    if (e.getCode() == KeyCode.F9 || (e.getCode() == KeyCode.ESCAPE && isCalculating())) {
+      toggleCalculators();
+      e.consume();
+    } else if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && isHelping())) {
       toggleHelp();
       e.consume();
     } else if (e.getCode() == KeyCode.F8 && armed.stop()) {
@@ -327,6 +351,11 @@ public final class Shell extends StackPane {
     @Override
     public void saveAs() {
       Shell.this.saveAs();
+    }
+
+    @Override
+    public void calculators() {
+      toggleCalculators();
     }
 
     @Override

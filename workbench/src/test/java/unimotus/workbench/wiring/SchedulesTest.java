@@ -104,7 +104,7 @@ class SchedulesTest {
       value = {
         "7,nobody,DO6,drum-drive,DI3,1,2|line 2: device 'nobody' is not in the line",
         "7,controller-1,DO66,drum-drive,DI3,1,2|Line controller has no terminal 'DO66'",
-        "7,controller-1,DO6,drum-drive,DI3,AWG 99,2|AWG 99.0 is outside AWG 0 to AWG 40",
+        "7,controller-1,DO6,drum-drive,DI3,AWG 99,2|AWG 99.0 is outside AWG 4/0 to AWG 40",
         "7,controller-1,DO6,drum-drive,DI3,9999,2|9999.0 mm² is outside",
         "7,controller-1,DO6,drum-drive,DI3,1,far|length: 'far' is not a number; write it like 12.5 or 12.5 m",
         "7,controller-1,DO6,drum-drive,DI3,1,-3|length -3.0 m is outside",
