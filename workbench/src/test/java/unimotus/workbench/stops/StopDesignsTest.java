@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Lines;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
@@ -14,8 +15,10 @@ import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.stops.FaultRun;
+import unimotus.core.stops.Stops;
 import unimotus.workbench.StopDesigns;
 import unimotus.workbench.StopDesigns.Design;
+import unimotus.workbench.StopEdits;
 
 /** The ways to build a guard stop, each broken on purpose. */
 class StopDesignsTest {
@@ -90,5 +93,21 @@ class StopDesignsTest {
             () -> !told.isEmpty() && told.get(told.size() - 1) > 0.25);
     assertThat(told).isSorted();
     assertThat(some.size()).isBetween(1, 2);
+  }
+
+  /** Taken away again, a stop leaves nothing of its own behind; the mains stay the panel's. */
+  @Test
+  void aStopTakenAwayLeavesNothing() {
+    for (StopRequest request :
+        List.of(
+            Stops.request(
+                StopTrigger.EMERGENCY_STOP, StopLogic.RELAY_CONTACTORS, StopEffect.CONTACTORS),
+            Stops.guard(StopLogic.SAFETY_RELAY))) {
+      Project built = Stops.project(Stops.TERMINAL_DRIVE, request);
+      Project gone = StopEdits.remove(Stops.SHEETS, built.stops().get(0)).change().apply(built);
+      assertThat(gone.stops()).isEmpty();
+      assertThat(gone.parts()).allMatch(p -> p.sheet().startsWith("mains-"));
+      assertThat(gone.wires()).noneMatch(w -> w.touches(Lines.ref("drive:STO1")));
+    }
   }
 }

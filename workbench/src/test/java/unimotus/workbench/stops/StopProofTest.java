@@ -31,6 +31,7 @@ import unimotus.core.proof.StopPredictions;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
+import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Evidence;
@@ -45,7 +46,8 @@ class StopProofTest {
   @TempDir Path folder;
 
   private static Evidence evidence(Project project) {
-    AxisReview drum = LineReview.of(project, Stops.SHEETS).axis("rinse-drum").orElseThrow();
+    AxisReview drum =
+        LineReview.of(project, SheetLibrary.catalogue()).axis("rinse-drum").orElseThrow();
     return Evidence.of(project, drum);
   }
 
@@ -212,7 +214,9 @@ class StopProofTest {
         .hasMessageContaining("'list.docx'")
         .hasMessageContaining(".pdf or .txt");
     Project none =
-        StopEdits.remove(Stops.SHEETS, stop(Demo.project())).change().apply(Demo.project());
+        StopEdits.remove(SheetLibrary.catalogue(), stop(Demo.project()))
+            .change()
+            .apply(Demo.project());
     assertThatThrownBy(() -> ProofLists.write(list(none), folder.resolve("list.pdf")))
         .hasMessageContaining("nothing to prove");
     assertThat(folder.resolve("list.pdf")).doesNotExist();

@@ -1,80 +1,33 @@
 package unimotus.workbench.wiring;
 
-import java.util.List;
-import java.util.Map;
 import unimotus.core.link.LinkKind;
-import unimotus.core.link.LinkPlanner;
-import unimotus.core.link.LinkRequest;
-import unimotus.core.machine.Answer;
-import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Controller;
-import unimotus.core.machine.Drive;
-import unimotus.core.machine.Load;
-import unimotus.core.machine.Mechanics;
-import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
-import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
-import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.formats.sheet.SheetLibrary;
 
 /** One axis of shipped devices, to be wired by intent. */
 public final class Lines {
   public static final SheetCatalogue SHEETS = SheetLibrary.catalogue();
-  public static final String AXIS = "belt";
+  public static final String AXIS = unimotus.core.Lines.AXIS;
 
   private Lines() {}
 
   /** An axis with nothing wired; the works jumper fitted. */
   public static Project bare(String controllerSheet, String driveSheet) {
-    Controller controller = new Controller("plc", "Controller", controllerSheet, Map.of());
-    Drive drive = new Drive("drive", "Drive", driveSheet, Map.of(), Map.of());
-    Motor motor =
-        new Motor("motor", "Motor", SHEETS.find(MotorSheet.class, "motor-4kw-4pole").get().plate());
-    Axis axis =
-        new Axis(
-            AXIS,
-            "Belt",
-            "",
-            "plc",
-            "drive",
-            "motor",
-            new Reference(null, null, 0, 25, 0, 50, 27648, 0.05),
-            new Answer(null, null, 25, 27648),
-            new Mechanics.Drum(40, 0.3),
-            Load.NONE);
-    return new Project(
-        "Line",
-        List.of(controller),
-        List.of(drive),
-        List.of(),
-        List.of(motor),
-        List.of(axis),
-        List.of(),
-        List.of(),
-        List.of(),
-        List.of(),
-        List.of(),
-        List.of(),
-        List.of());
+    return unimotus.core.Lines.bare(controllerSheet, driveSheet);
   }
 
   public static Project with(Project project, LinkKind... kinds) {
-    Project next = project;
-    for (LinkKind kind : kinds) {
-      next = LinkPlanner.plan(next, SHEETS, LinkRequest.of(AXIS, kind)).project();
-    }
-    return next;
+    return unimotus.core.Lines.with(SHEETS, project, kinds);
   }
 
   public static AxisAssembly axis(Project project) {
-    return AxisAssembly.of(project, SHEETS, project.axes().get(0)).orElseThrow();
+    return unimotus.core.Lines.axis(SHEETS, project);
   }
 
   public static TerminalRef ref(String text) {
-    String[] halves = text.split(":", 2);
-    return new TerminalRef(halves[0], halves[1]);
+    return unimotus.core.Lines.ref(text);
   }
 }

@@ -25,6 +25,7 @@ import unimotus.core.machine.Wire;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.Installation;
 import unimotus.core.wiring.LineSolver;
+import unimotus.core.wiring.Ngspice;
 import unimotus.core.wiring.TruthTable;
 import unimotus.core.wiring.WiringFault;
 import unimotus.workbench.Demo;

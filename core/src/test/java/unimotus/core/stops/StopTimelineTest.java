@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -14,12 +14,6 @@ import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
-import unimotus.core.stops.BrakingEnergy;
-import unimotus.core.stops.Reaction;
-import unimotus.core.stops.StopCategory;
-import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopPhase;
-import unimotus.core.stops.StopTimeline;
 
 /** The belt's motor turns at 1500 rpm at most; its drum hangs behind a gear of 40. */
 class StopTimelineTest {

@@ -1,9 +1,10 @@
-package unimotus.workbench.wiring;
+package unimotus.core.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Lines;
 import unimotus.core.discrete.HandMode;
 import unimotus.core.finding.Rule;
 import unimotus.core.link.LinkKind;
@@ -14,7 +15,6 @@ import unimotus.core.machine.Project;
 import unimotus.core.review.LineReview;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
-import unimotus.core.wiring.TruthTable;
 
 /** Hand – Off – Auto as the program wires it (common practice). */
 class HandModeTest {

@@ -1,4 +1,4 @@
-package unimotus.workbench.wiring;
+package unimotus.core.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.Lines;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.link.LinkKind;
 import unimotus.core.machine.AxisAssembly;
@@ -17,9 +18,6 @@ import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.sheet.SettingValue;
-import unimotus.core.wiring.CommandState;
-import unimotus.core.wiring.Installation;
-import unimotus.core.wiring.LineSolver;
 
 /**
  * What the signal path says of a range that meets another, beside what the solved circuit delivers

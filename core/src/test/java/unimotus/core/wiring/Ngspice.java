@@ -1,4 +1,4 @@
-package unimotus.workbench.wiring;
+package unimotus.core.wiring;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;

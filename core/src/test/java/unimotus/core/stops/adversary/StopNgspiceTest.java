@@ -1,4 +1,4 @@
-package unimotus.workbench.stops.adversary;
+package unimotus.core.stops.adversary;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
@@ -17,7 +17,7 @@ import unimotus.core.machine.Project;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.Installation;
 import unimotus.core.wiring.LineSolver;
-import unimotus.workbench.wiring.Ngspice;
+import unimotus.core.wiring.Ngspice;
 
 /** Generated stop circuits, at rest and demanded, node by node against an independent simulator. */
 class StopNgspiceTest {

@@ -1,8 +1,10 @@
-package unimotus.workbench.stops.adversary;
+package unimotus.core.stops.adversary;
 
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import unimotus.core.FixtureSheets;
+import unimotus.core.Lines;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Part;
@@ -15,12 +17,10 @@ import unimotus.core.machine.StopUse;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.stops.JudgedStop;
-import unimotus.formats.sheet.SheetLibrary;
-import unimotus.workbench.wiring.Lines;
 
 /** A plain panel as the program's own project. */
 final class Panels {
-  static final SheetCatalogue SHEETS = SheetLibrary.catalogue();
+  static final SheetCatalogue SHEETS = FixtureSheets.catalogue();
 
   private Panels() {}
 

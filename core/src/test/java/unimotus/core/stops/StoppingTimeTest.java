@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -32,8 +32,6 @@ import unimotus.core.machine.StopTrigger;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorTorque;
 import unimotus.core.sheet.SettingValue;
-import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopTimeline;
 
 /**
  * Motors, loads and ramps at random: the stopping time of the timeline is that of the dry-run

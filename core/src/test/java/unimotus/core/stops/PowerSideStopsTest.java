@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -10,6 +10,7 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.Lines;
 import unimotus.core.link.LinkKind;
 import unimotus.core.link.StopLinks;
 import unimotus.core.link.StopRequest;
@@ -23,16 +24,6 @@ import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
-import unimotus.core.stops.Detection;
-import unimotus.core.stops.FaultKind;
-import unimotus.core.stops.FaultRun;
-import unimotus.core.stops.JudgedStop;
-import unimotus.core.stops.Reaction;
-import unimotus.core.stops.StopCategory;
-import unimotus.core.stops.StopOutcome;
-import unimotus.core.stops.StopTimeline;
-import unimotus.workbench.StopEdits;
-import unimotus.workbench.wiring.Lines;
 
 /** Stops by contactors, by what they take away, and relays as they are sold. Common practice. */
 class PowerSideStopsTest {
@@ -199,17 +190,5 @@ class PowerSideStopsTest {
     assertThat(timeline.torqueOffSeconds() - timeline.reactionSeconds()).isEqualTo(3, within(1e-9));
     StopTimeline failed = StopTimeline.withoutBraking(judged.circuit());
     assertThat(failed.standstillSeconds()).isGreaterThan(timeline.standstillSeconds());
-  }
-
-  /** Taken away again, a stop leaves nothing of its own behind; the mains stay the panel's. */
-  @Test
-  void aStopTakenAwayLeavesNothing() {
-    for (StopRequest request : List.of(contactors(), Stops.guard(StopLogic.SAFETY_RELAY))) {
-      Project built = Stops.project(Stops.TERMINAL_DRIVE, request);
-      Project gone = StopEdits.remove(Stops.SHEETS, built.stops().get(0)).change().apply(built);
-      assertThat(gone.stops()).isEmpty();
-      assertThat(gone.parts()).allMatch(p -> p.sheet().startsWith("mains-"));
-      assertThat(gone.wires()).noneMatch(w -> w.touches(Lines.ref("drive:STO1")));
-    }
   }
 }

@@ -1,7 +1,9 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
+import unimotus.core.FixtureSheets;
+import unimotus.core.Lines;
 import unimotus.core.link.StopLinks;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.Axis;
@@ -13,64 +15,59 @@ import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.sheet.SheetCatalogue;
-import unimotus.core.stops.FaultRun;
-import unimotus.core.stops.JudgedStop;
-import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopVerdict;
-import unimotus.formats.sheet.SheetLibrary;
-import unimotus.workbench.wiring.Lines;
 
 /** Stops built by intent on the shipped sheets. */
-final class Stops {
-  static final SheetCatalogue SHEETS = SheetLibrary.catalogue();
-  static final String TERMINAL_DRIVE = "terminal-drive-4kw";
-  static final String SAFETY_DRIVE = "safety-drive-7k5";
+public final class Stops {
+  public static final SheetCatalogue SHEETS = FixtureSheets.catalogue();
+  public static final String TERMINAL_DRIVE = "terminal-drive-4kw";
+  public static final String SAFETY_DRIVE = "safety-drive-7k5";
 
   private Stops() {}
 
-  static StopRequest request(StopTrigger trigger, StopLogic logic, StopEffect effect) {
+  public static StopRequest request(StopTrigger trigger, StopLogic logic, StopEffect effect) {
     return StopRequest.of(Lines.AXIS, "Stop", trigger, logic, effect);
   }
 
-  static StopRequest guard(StopLogic logic) {
+  public static StopRequest guard(StopLogic logic) {
     return request(StopTrigger.GUARD_SWITCH, logic, StopEffect.STO);
   }
 
   /** A guard over a safety relay that ramps down before the torque goes. */
-  static StopRequest ramped(double delaySeconds, double rampSeconds) {
+  public static StopRequest ramped(double delaySeconds, double rampSeconds) {
     return request(StopTrigger.GUARD_SWITCH, StopLogic.SAFETY_RELAY, StopEffect.SS1_T)
         .withTimes(delaySeconds, rampSeconds);
   }
 
-  static Project project(String drive, StopRequest request) {
+  public static Project project(String drive, StopRequest request) {
     Project line = Lines.bare("controller-modular", drive);
     return StopLinks.plan(line, SHEETS, request).project();
   }
 
-  static Project withLoad(Project project, Load load) {
+  public static Project withLoad(Project project, Load load) {
     Axis axis = project.axes().get(0);
     return project.with(axis.withLoad(load));
   }
 
   /** The fault run of a circuit that stops. */
-  static FaultRun run(StopCircuit circuit) {
+  public static FaultRun run(StopCircuit circuit) {
     return FaultRun.of(circuit, StopVerdict.of(circuit));
   }
 
-  static FaultRun broken(StopCircuit circuit, DoubleConsumer progress, BooleanSupplier cancelled) {
+  public static FaultRun broken(
+      StopCircuit circuit, DoubleConsumer progress, BooleanSupplier cancelled) {
     return FaultRun.of(circuit, StopVerdict.of(circuit), progress, cancelled);
   }
 
-  static JudgedStop judged(Project project) {
+  public static JudgedStop judged(Project project) {
     AxisAssembly axis = AxisAssembly.of(project, SHEETS, project.axes().get(0)).orElseThrow();
     return JudgedStop.of(axis, axis.stops().get(0));
   }
 
-  static StopCircuit circuit(String drive, StopRequest request) {
+  public static StopCircuit circuit(String drive, StopRequest request) {
     return circuit(project(drive, request));
   }
 
-  static StopCircuit circuit(Project project) {
+  public static StopCircuit circuit(Project project) {
     AxisAssembly axis = AxisAssembly.of(project, SHEETS, project.axes().get(0)).orElseThrow();
     StopFunction stop = axis.stops().get(0);
     return StopCircuit.of(axis, stop);

@@ -1,8 +1,9 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import org.junit.jupiter.api.Test;
+import unimotus.core.Lines;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
@@ -10,9 +11,6 @@ import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
-import unimotus.core.stops.JudgedStop;
-import unimotus.core.stops.StopOutcome;
-import unimotus.workbench.wiring.Lines;
 
 /** A stop that rests on something nobody can know is never told to stop. */
 class UnusableStopTest {

@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -18,9 +18,6 @@ import unimotus.core.machine.StopUse;
 import unimotus.core.safety.PerformanceLevel;
 import unimotus.core.safety.SafetyFigures;
 import unimotus.core.safety.Structure;
-import unimotus.core.stops.FaultRun;
-import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopVerdict;
 
 /** Category and diagnostic coverage come out of the fault run (ISO 13849-1, from memory). */
 class SafetyFiguresTest {

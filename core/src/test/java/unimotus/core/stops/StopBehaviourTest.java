@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -17,11 +17,6 @@ import unimotus.core.machine.StopTrigger;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
-import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopEvent;
-import unimotus.core.stops.StopMachine;
-import unimotus.core.stops.StopState;
-import unimotus.core.stops.StopVerdict;
 
 /** Press, release, reset, power off and on, with the run command held (common practice). */
 class StopBehaviourTest {

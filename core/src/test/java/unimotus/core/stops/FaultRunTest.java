@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -18,12 +18,6 @@ import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.SelectorRole;
-import unimotus.core.stops.Detection;
-import unimotus.core.stops.FaultKind;
-import unimotus.core.stops.FaultResult;
-import unimotus.core.stops.FaultRun;
-import unimotus.core.stops.StopCircuit;
-import unimotus.core.stops.StopOutcome;
 
 /**
  * What the trade knows of direct contacts, testing relays and mirror contacts (common practice;
@@ -125,7 +119,7 @@ class FaultRunTest {
   /** The relay chain of a plain panel: one welded contactor and the motor runs on. */
   @Test
   void oneFaultLosesTheRelayChain() {
-    Project line = unimotus.workbench.wiring.Lines.bare("controller-modular", Stops.TERMINAL_DRIVE);
+    Project line = unimotus.core.Lines.bare("controller-modular", Stops.TERMINAL_DRIVE);
     StopRequest chain =
         Stops.request(StopTrigger.EMERGENCY_STOP, StopLogic.RELAY_CHAIN, StopEffect.RUN_INPUTS);
     Project built = unimotus.core.link.StopLinks.plan(line, Stops.SHEETS, chain).project();

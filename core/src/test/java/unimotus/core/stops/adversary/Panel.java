@@ -1,4 +1,4 @@
-package unimotus.workbench.stops.adversary;
+package unimotus.core.stops.adversary;
 
 import java.util.ArrayList;
 import java.util.LinkedHashMap;

@@ -1,4 +1,4 @@
-package unimotus.workbench.stops;
+package unimotus.core.stops;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.core.Lines;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
@@ -23,11 +24,6 @@ import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.Wire;
-import unimotus.core.stops.JudgedStop;
-import unimotus.core.stops.Reaction;
-import unimotus.core.stops.StopOutcome;
-import unimotus.core.stops.StopTimeline;
-import unimotus.workbench.wiring.Lines;
 
 /** Relays that drop one another: a demand is through when the last has let go. */
 class RelayCascadeTest {

@@ -1,16 +1,13 @@
-package unimotus.workbench.wiring;
+package unimotus.core.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Lines;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
-import unimotus.core.wiring.CommandState;
-import unimotus.core.wiring.Installation;
-import unimotus.core.wiring.Level;
-import unimotus.core.wiring.LineSolver;
 
 /** A safety input must be told what feeds it (common practice). */
 class SafetyInputTest {
