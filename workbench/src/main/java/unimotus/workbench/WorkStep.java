@@ -67,6 +67,7 @@ public enum WorkStep {
           INPUT_PURPOSE,
           COMMAND_AT_REST,
           MAINS_SELECTOR,
+          SUPPLIES_JOINED,
           MIXED_WIRE,
           BURDEN,
           SHIELD ->

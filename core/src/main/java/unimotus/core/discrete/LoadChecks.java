@@ -11,18 +11,13 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Figure;
-import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.Terminal;
-import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.Installation;
 import unimotus.core.wiring.PlacedDevice;
 import unimotus.core.wiring.TruthTable;
 
 /** Whether supplies, outputs and contacts carry what the solved circuit asks of them. */
 final class LoadChecks {
-  /** Share of a limit from which it counts as reached. */
-  private static final double REACHED = 0.999;
-
   private static final double NOTHING_AMPERES = 2e-5;
 
   private final AxisAssembly axis;
@@ -44,7 +39,7 @@ final class LoadChecks {
       }
       installation.devices().forEach(d -> checks.loads(row, d));
     }
-    installation.devices().forEach(checks::mains);
+    installation.devices().forEach(d -> SupplyChecks.mains(d).ifPresent(checks::add));
     return List.copyOf(checks.found.values());
   }
 
@@ -65,21 +60,12 @@ final class LoadChecks {
   }
 
   private void supply(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
-    double limit = terminal.figure(Figure.LIMIT_AMPERES);
-    if (amperes >= REACHED * limit) {
-      add(
-          Severity.ERROR,
-          Rule.SUPPLY_OVERLOAD,
-          ref,
-          "%s gives its limit of %s with %s".formatted(ref, milliamps(limit), row.label()),
-          "Its voltage breaks down, and every input it feeds sees too little.",
-          "Add up what hangs on it; feed the rest from a supply of its own.");
-    }
+    SupplyChecks.overload(ref, terminal, amperes, row.label()).ifPresent(this::add);
   }
 
   private void output(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
     double limit = terminal.figure(Figure.LIMIT_AMPERES);
-    if (amperes >= REACHED * limit) {
+    if (amperes >= SupplyChecks.REACHED * limit) {
       add(
           Severity.ERROR,
           Rule.SHORT_CIRCUIT,
@@ -137,20 +123,8 @@ final class LoadChecks {
         "Hold the coil by another contact.");
   }
 
-  private void mains(PlacedDevice device) {
-    String set = device.selector(SelectorRole.MAINS_VOLTAGE, "");
-    String fed = device.selector(SelectorRole.MAINS_FEED, set);
-    if (!set.equals(fed)) {
-      add(
-          Severity.ERROR,
-          Rule.MAINS_SELECTOR,
-          device.ref(device.sheet().first(TerminalRole.SUPPLY_24V).map(Terminal::id).orElse("+")),
-          "%s is set for %s and fed with %s".formatted(device.device().name(), set, fed),
-          fed.compareTo(set) > 0
-              ? "Set too low, the supply is destroyed the moment it is switched on."
-              : "Set too high, it gives half its voltage or nothing.",
-          "Set the mains selector before power. Mains work is for licensed people.");
-    }
+  private void add(SupplyChecks.Fault fault) {
+    add(fault.severity(), fault.rule(), fault.at(), fault.seen(), fault.why(), fault.remedy());
   }
 
   private static String milliamps(double amperes) {

@@ -57,6 +57,7 @@ public enum Rule {
   MAINS_SELECTOR("DIS-020", "Supply is set for another mains voltage", "common practice"),
   HAND_REFERENCE("DIS-021", "Hand starts the motor but not its potentiometer", "common practice"),
   INPUT_PURPOSE("DIS-022", "Input does something else than it is wired for", "common practice"),
+  SUPPLIES_JOINED("DIS-024", "Two supplies feed one conductor", "common practice"),
   COMMAND_AT_REST("DIS-023", "Command is on at rest", "IEC 60204-1 7.5 (from memory)"),
   COMMAND_SOURCE("SET-001", "Drive listens to another command source", "common practice"),
   REFERENCE_SOURCE("SET-002", "Drive listens to another reference source", "common practice"),

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.discrete.SupplyChecks;
 import unimotus.core.finding.Finding;
 import unimotus.core.integrity.Integrity;
 import unimotus.core.machine.Axis;
@@ -68,6 +69,7 @@ public final class LineReview {
         line.add(flaw.finding());
       }
     }
+    supplies(project, sheets, own, shared, line);
     List<AxisReview> all = new ArrayList<>();
     for (Axis axis : project.axes()) {
       AxisReview review = own.get(axis.id());
@@ -75,6 +77,31 @@ public final class LineReview {
       all.add(more.isEmpty() ? review : review.with(more));
     }
     return new LineReview(all, own, around, line);
+  }
+
+  /** Faults of supplies, told by the axes that use them, else by the line; none twice. */
+  private static void supplies(
+      Project project,
+      SheetCatalogue sheets,
+      Map<String, AxisReview> own,
+      Map<String, List<Finding>> shared,
+      List<Finding> line) {
+    Map<String, Set<String>> owners = owners(own.values());
+    for (SupplyChecks.Fault fault : SupplyChecks.ofLine(project, sheets)) {
+      Set<String> axes = owners.getOrDefault(fault.at().device(), Set.of());
+      if (axes.isEmpty()) {
+        line.add(fault.at("devices"));
+      }
+      for (String axis : axes) {
+        Finding finding = fault.at("axis/" + axis);
+        boolean told =
+            own.get(axis).findings().stream()
+                .anyMatch(f -> f.rule() == finding.rule() && f.place().equals(finding.place()));
+        if (!told) {
+          shared.computeIfAbsent(axis, k -> new ArrayList<>()).add(finding);
+        }
+      }
+    }
   }
 
   private static AxisReview review(

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Campaign;
 import unimotus.core.Fixtures;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
@@ -21,7 +22,7 @@ import unimotus.core.sheet.SettingValue;
  * with rules that rewrite and lock, found as anything, read in part. Figures in docs/truth.md.
  */
 class EntryAdversaryTest {
-  private static final int DRIVES = Boolean.getBoolean("campaign.full") ? 20_000 : 1_000;
+  private static final int DRIVES = Campaign.size(20_000, 1_000);
 
   private static DriveSheet sheet(PlainDrive plain) {
     List<SettingDefinition> settings = new ArrayList<>();

@@ -14,6 +14,7 @@ import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.core.Campaign;
 import unimotus.core.Lines;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Part;
@@ -27,7 +28,7 @@ import unimotus.core.machine.Wire;
 
 /** Relays that drop one another: a demand is through when the last has let go. */
 class RelayCascadeTest {
-  private static final int TREES = Boolean.getBoolean("campaign.full") ? 400 : 40;
+  private static final int TREES = Campaign.size(400, 40);
 
   /** A forced contact, a relay, and the safe torque off of this drive. */
   private static final double BUTTON = 0.01;

@@ -18,6 +18,7 @@ import org.hipparchus.ode.events.ODEEventDetector;
 import org.hipparchus.ode.events.ODEEventHandler;
 import org.hipparchus.ode.nonstiff.ClassicalRungeKuttaIntegrator;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Campaign;
 import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
@@ -39,7 +40,7 @@ import unimotus.core.sheet.SettingValue;
  * tick a step) on the same torque curve.
  */
 class StoppingTimeTest {
-  private static final int AXES = Boolean.getBoolean("campaign.full") ? 500 : 150;
+  private static final int AXES = Campaign.size(500, 150);
   private static final double RUNS_SECONDS = 60;
   private static final double STEP_SECONDS = Bench.TICK_SECONDS / 10;
 

@@ -13,6 +13,7 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.Campaign;
 import unimotus.core.safety.SafetyFigures;
 import unimotus.core.stops.FaultRun;
 import unimotus.core.stops.JudgedStop;
@@ -23,7 +24,7 @@ import unimotus.core.stops.StopTimeline;
  * supply split in two with joined zeros, other names, another order of wires.
  */
 class SamePanelTest {
-  private static final int PANELS = Boolean.getBoolean("campaign.full") ? 300 : 30;
+  private static final int PANELS = Campaign.size(300, 30);
 
   /** What is told of a stop. */
   private record Told(

@@ -10,6 +10,7 @@ import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Campaign;
 import unimotus.core.stops.StopOutcome;
 
 /**
@@ -17,7 +18,7 @@ import unimotus.core.stops.StopOutcome;
  * graph. Whole with {@code ./run-tests --full}, small else; figures in docs/truth.md.
  */
 class StopAdversaryTest {
-  private static final int CIRCUITS = Boolean.getBoolean("campaign.full") ? 20_000 : 1_500;
+  private static final int CIRCUITS = Campaign.size(20_000, 1_500);
 
   private static Panel panel(int number) {
     return PanelMaker.panel(new Random(number * 7919L + 13), number % 3);

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import unimotus.core.Campaign;
 import unimotus.core.circuit.Circuit;
 import unimotus.core.circuit.DcSolver;
 import unimotus.core.circuit.OperatingPoint;
@@ -21,7 +22,7 @@ import unimotus.core.wiring.Ngspice;
 
 /** Generated stop circuits, at rest and demanded, node by node against an independent simulator. */
 class StopNgspiceTest {
-  private static final int CIRCUITS = Boolean.getBoolean("campaign.full") ? 400 : 60;
+  private static final int CIRCUITS = Campaign.size(400, 60);
 
   @TempDir Path folder;
 

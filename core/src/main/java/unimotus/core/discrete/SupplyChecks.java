@@ -1,0 +1,133 @@
+package unimotus.core.discrete;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
+import unimotus.core.machine.Nets;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
+import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.CommandState;
+import unimotus.core.wiring.Installation;
+import unimotus.core.wiring.LineSolution;
+import unimotus.core.wiring.LineSolver;
+import unimotus.core.wiring.PlacedDevice;
+
+/**
+ * Supplies of the whole line, wherever their load hangs: shorted or overloaded, two on one
+ * conductor, set for another mains.
+ */
+public final class SupplyChecks {
+  /** Share of a limit from which it counts as reached. */
+  static final double REACHED = 0.999;
+
+  private SupplyChecks() {}
+
+  /**
+   * What is wrong with one supply.
+   *
+   * @param at the supply's terminal
+   */
+  public record Fault(
+      Severity severity, Rule rule, TerminalRef at, String seen, String why, String remedy) {
+
+    /** As a finding of an axis or of the line. */
+    public Finding at(String owner) {
+      String place = "%s/%s/%s".formatted(owner, at.device(), at.terminal());
+      return new Finding(severity, rule, place, seen, why, remedy);
+    }
+  }
+
+  /** Every fault of the line's supplies with all outputs off; possibly empty. */
+  public static List<Fault> ofLine(Project project, SheetCatalogue sheets) {
+    Installation installation = Installation.of(project, sheets);
+    LineSolution rest = new LineSolver(installation).solve(CommandState.REST);
+    List<Fault> found = new ArrayList<>();
+    List<TerminalRef> supplies = new ArrayList<>();
+    for (PlacedDevice device : installation.devices()) {
+      mains(device).ifPresent(found::add);
+      for (Terminal terminal : device.sheet().terminals()) {
+        if (terminal.role() == TerminalRole.SUPPLY_24V) {
+          TerminalRef ref = device.ref(terminal.id());
+          supplies.add(ref);
+          OptionalDouble amperes = rest.delivered(ref);
+          if (amperes.isPresent()) {
+            overload(ref, terminal, amperes.getAsDouble(), "all outputs off").ifPresent(found::add);
+          }
+        }
+      }
+    }
+    parallel(new Nets(installation.wires()), supplies, found);
+    return found;
+  }
+
+  /** Whether a supply gives all it can. */
+  static Optional<Fault> overload(
+      TerminalRef ref, Terminal terminal, double amperes, String state) {
+    double limit = terminal.figure(Figure.LIMIT_AMPERES);
+    return amperes < REACHED * limit
+        ? Optional.empty()
+        : Optional.of(
+            new Fault(
+                Severity.ERROR,
+                Rule.SUPPLY_OVERLOAD,
+                ref,
+                "%s gives its limit of %s with %s"
+                    .formatted(ref, String.format(Locale.ROOT, "%.3g mA", limit * 1000), state),
+                "Its voltage breaks down, and every input it feeds sees too little.",
+                "Add up what hangs on it; feed the rest from a supply of its own."));
+  }
+
+  /** Whether a supply's mains selector fits the mains it is fed with. */
+  static Optional<Fault> mains(PlacedDevice device) {
+    String set = device.selector(SelectorRole.MAINS_VOLTAGE, "");
+    String fed = device.selector(SelectorRole.MAINS_FEED, set);
+    if (set.equals(fed)) {
+      return Optional.empty();
+    }
+    String terminal = device.sheet().first(TerminalRole.SUPPLY_24V).map(Terminal::id).orElse("+");
+    return Optional.of(
+        new Fault(
+            Severity.ERROR,
+            Rule.MAINS_SELECTOR,
+            device.ref(terminal),
+            "%s is set for %s and fed with %s".formatted(device.device().name(), set, fed),
+            volts(fed) > volts(set)
+                ? "Set too low, the supply is destroyed the moment it is switched on."
+                : "Set too high, it gives half its voltage or nothing.",
+            "Set the mains selector before power. Mains work is for licensed people."));
+  }
+
+  private static double volts(String position) {
+    return QuantityText.parseIn("mains selector", position, MeasureUnit.VOLT_UNIT);
+  }
+
+  private static void parallel(Nets nets, List<TerminalRef> supplies, List<Fault> found) {
+    for (int one = 0; one < supplies.size(); one++) {
+      for (int other = one + 1; other < supplies.size(); other++) {
+        if (nets.joined(supplies.get(one), supplies.get(other))) {
+          found.add(
+              new Fault(
+                  Severity.WARNING,
+                  Rule.SUPPLIES_JOINED,
+                  supplies.get(other),
+                  "%s feeds the same conductor as %s"
+                      .formatted(supplies.get(other), supplies.get(one)),
+                  "The higher one carries all the load and drives current into the other; a short on one takes both.",
+                  "Feed from one, or join them over a decoupling module."));
+        }
+      }
+    }
+  }
+}
