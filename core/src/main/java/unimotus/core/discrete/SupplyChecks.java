@@ -5,6 +5,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
@@ -38,9 +40,21 @@ public final class SupplyChecks {
    * What is wrong with one supply.
    *
    * @param at the supply's terminal
+   * @param other a supply it meets; null where it is alone
    */
   public record Fault(
-      Severity severity, Rule rule, TerminalRef at, String seen, String why, String remedy) {
+      Severity severity,
+      Rule rule,
+      TerminalRef at,
+      @Nullable TerminalRef other,
+      String seen,
+      String why,
+      String remedy) {
+
+    /** Ids of the devices it is about. */
+    public Set<String> devices() {
+      return Set.copyOf(List.of(at.device(), other == null ? at.device() : other.device()));
+    }
 
     /** As a finding of an axis or of the line. */
     public Finding at(String owner) {
@@ -83,6 +97,7 @@ public final class SupplyChecks {
                 Severity.ERROR,
                 Rule.SUPPLY_OVERLOAD,
                 ref,
+                null,
                 "%s gives its limit of %s with %s"
                     .formatted(ref, String.format(Locale.ROOT, "%.3g mA", limit * 1000), state),
                 "Its voltage breaks down, and every input it feeds sees too little.",
@@ -102,6 +117,7 @@ public final class SupplyChecks {
             Severity.ERROR,
             Rule.MAINS_SELECTOR,
             device.ref(terminal),
+            null,
             "%s is set for %s and fed with %s".formatted(device.device().name(), set, fed),
             volts(fed) > volts(set)
                 ? "Set too low, the supply is destroyed the moment it is switched on."
@@ -122,6 +138,7 @@ public final class SupplyChecks {
                   Severity.WARNING,
                   Rule.SUPPLIES_JOINED,
                   supplies.get(other),
+                  supplies.get(one),
                   "%s feeds the same conductor as %s"
                       .formatted(supplies.get(other), supplies.get(one)),
                   "The higher one carries all the load and drives current into the other; a short on one takes both.",

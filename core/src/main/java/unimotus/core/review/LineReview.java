@@ -88,7 +88,8 @@ public final class LineReview {
       List<Finding> line) {
     Map<String, Set<String>> owners = owners(own.values());
     for (SupplyChecks.Fault fault : SupplyChecks.ofLine(project, sheets)) {
-      Set<String> axes = owners.getOrDefault(fault.at().device(), Set.of());
+      Set<String> axes = new TreeSet<>();
+      fault.devices().forEach(d -> axes.addAll(owners.getOrDefault(d, Set.of())));
       if (axes.isEmpty()) {
         line.add(fault.at("devices"));
       }

@@ -175,6 +175,9 @@ class RulesTest {
             with(
                 Fixtures.withSetting(contactFed, "P17", "pulse-reference"),
                 Fixtures.wire("x1", "plc:RO", "drive:DI2"))),
+        // The drive's own 24 V on the panel's.
+        Arguments.of(
+            Rule.SUPPLIES_JOINED, with(sound(), Fixtures.wire("x1", "drive:P24", "plc:L+"))),
         Arguments.of(Rule.SWAPPED, exchanged()),
         // Wired for run, set to reverse.
         Arguments.of(
