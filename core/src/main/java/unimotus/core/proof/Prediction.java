@@ -3,6 +3,7 @@ package unimotus.core.proof;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.derivation.Derivation;
+import unimotus.core.derivation.Step;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 
@@ -19,7 +20,8 @@ import unimotus.core.path.Station;
  * @param instrument what to measure with
  * @param how what to do first
  * @param dependsOn the parts of the design whose change makes a reading of it stale
- * @param simple how the value came about where it is not a station of the path
+ * @param simple how the value came about where it is not a station of the path, or what changes it
+ *     after the path
  */
 public record Prediction(
     String key,
@@ -46,6 +48,13 @@ public record Prediction(
    * @param path the path the prediction was made from
    */
   public Derivation sum(SignalPath path) {
-    return station == null ? simple : path.state(number).derivation(station);
+    if (station == null) {
+      return simple;
+    }
+    Derivation sum = path.state(number).derivation(station);
+    for (Step step : simple.steps()) {
+      sum = sum.then(step);
+    }
+    return sum;
   }
 }

@@ -10,8 +10,10 @@ import static unimotus.core.proof.Part.WIRES;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
@@ -59,10 +61,15 @@ public final class Predictor {
   /** Nobody stands with a stop watch for longer; slower ramps get no predicted time. */
   private static final double LONGEST_WATCH_SECONDS = 1200;
 
+  private static final List<String> STATES = List.of("not permitted", "ready", "running", "fault");
+
   private final AxisAssembly axis;
   private final SignalPath path;
   private final Obstacles obstacles;
   private final List<Prediction> predictions = new ArrayList<>();
+
+  /** The solved wires; null where the path alone is asked, or there is no analog signal. */
+  private @Nullable SolvedReference solved;
 
   private Predictor(AxisAssembly axis, SignalPath path, Obstacles obstacles) {
     this.axis = axis;
@@ -84,6 +91,7 @@ public final class Predictor {
   public static List<Prediction> predict(
       AxisAssembly axis, SignalPath path, List<JudgedStop> stops, Obstacles obstacles) {
     Predictor predictor = new Predictor(axis, path, obstacles);
+    predictor.solved = path.analog().flatMap(a -> SolvedReference.of(axis, a)).orElse(null);
     predictor.permission();
     predictor.predictions.addAll(StopPredictions.beforeMotion(stops));
     if (!obstacles.hinderMotion()) {
@@ -95,7 +103,26 @@ public final class Predictor {
       predictor.times();
     }
     predictor.predictions.addAll(ProbePredictions.of(axis));
+    predictor.trip();
     return List.copyOf(predictor.predictions);
+  }
+
+  /** A live zero that never arrives: the drive shows a fault whatever it is permitted. */
+  private void trip() {
+    if (solved == null || !solved.trips()) {
+      return;
+    }
+    predictions.removeIf(
+        p -> p.expectation() instanceof Expectation.Word w && STATES.contains(w.expected()));
+    predictions.add(
+        word(
+            CLOSED_STATUS,
+            "Permission",
+            "status with permission closed",
+            "fault",
+            STATES,
+            "The reference is a live zero that does not arrive, and the drive trips on its loss.",
+            EnumSet.of(WIRES, DRIVE)));
   }
 
   /** The predictions of the references alone; what the detective works on. */
@@ -107,14 +134,13 @@ public final class Predictor {
   }
 
   private void permission() {
-    List<String> states = List.of("not permitted", "ready", "running", "fault");
     predictions.add(
         word(
             OPEN_STATUS,
             "Permission",
             "status with permission open",
             "not permitted",
-            states,
+            STATES,
             "Open safe torque off and enable, then command run.",
             EnumSet.of(WIRES, DRIVE)));
     if (obstacles.hinderMotion()) {
@@ -126,7 +152,7 @@ public final class Predictor {
             "Permission",
             "status with permission closed",
             "ready",
-            states,
+            STATES,
             "Close safe torque off and enable, no run command.",
             EnumSet.of(WIRES, DRIVE)));
     predictions.add(
@@ -135,7 +161,7 @@ public final class Predictor {
             "Permission",
             "status while run is commanded",
             "running",
-            states,
+            STATES,
             "Reference at 0 %, command run. Uncoupled the first time.",
             EnumSet.of(WIRES, DRIVE, PROGRAM)));
   }
@@ -181,25 +207,52 @@ public final class Predictor {
       path.register().ifPresent(r -> register(r, percent, number));
     }
     if (!obstacles.hinderMotion()) {
-      speeds(percent, number);
+      speeds(percent, number, asReceived(number));
     }
   }
 
-  private void speeds(int percent, double number) {
+  /**
+   * The number whose signal the drive's input really receives: the same, unless the solved wires
+   * carry less or more than the tolerance.
+   */
+  private double asReceived(double number) {
+    AnalogLink link = path.analog().orElse(null);
+    if (solved == null || link == null) {
+      return number;
+    }
+    double sent = path.value(Station.SIGNAL, number);
+    return solved
+        .at(sent)
+        .filter(s -> s.received().isPresent())
+        .map(s -> s.received().getAsDouble())
+        .filter(r -> Math.abs(r - sent) > signalTolerance(link))
+        .map(r -> path.scale().inverse(link.counts().inverse(link.module().inverse(r))))
+        .orElse(number);
+  }
+
+  private static double signalTolerance(AnalogLink link) {
+    OutputModule module = link.module();
+    double span = module.range().high() - Math.max(0, module.range().low());
+    return Tolerances.signal(span, module.step());
+  }
+
+  private void speeds(int percent, double number, double received) {
     add(
         percent,
         number,
+        path.value(Station.FREQUENCY, received),
         Station.FREQUENCY,
         Tolerances.frequency(path.link().maximumHertz()),
         "drive's display",
         "drive's display",
         EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE));
     double slip =
-        Math.abs(path.value(Station.SYNCHRONOUS, number) - path.value(Station.SHAFT, number));
+        Math.abs(path.value(Station.SYNCHRONOUS, received) - path.value(Station.SHAFT, received));
     double shaft = Tolerances.shaft(path.poles().high(), slip);
     add(
         percent,
         number,
+        path.value(Station.SHAFT, received),
         Station.SHAFT,
         shaft,
         "motor shaft",
@@ -208,6 +261,7 @@ public final class Predictor {
     add(
         percent,
         number,
+        path.value(Station.MACHINE, received),
         Station.MACHINE,
         Tolerances.machine(path.product().forward(path.gear().forward(shaft))),
         "machine",
@@ -219,18 +273,27 @@ public final class Predictor {
     add(
         percent,
         number,
+        path.value(Station.COUNTS, number),
         Station.COUNTS,
         1,
         "controller's online view",
         "programming device",
         EnumSet.of(PROGRAM));
     OutputModule module = link.module();
-    double span = module.range().high() - Math.max(0, module.range().low());
+    double sent = path.value(Station.SIGNAL, number);
+    double tolerance = signalTolerance(link);
+    double carried =
+        Optional.ofNullable(solved)
+            .flatMap(s -> s.at(sent))
+            .map(SolvedReference.Signal::onWires)
+            .filter(w -> Math.abs(w - sent) > tolerance)
+            .orElse(sent);
     add(
         percent,
         number,
+        carried,
         Station.SIGNAL,
-        Tolerances.signal(span, module.step()),
+        tolerance,
         "%s against its return".formatted(module.point()),
         module.range().isCurrent() ? "loop meter" : "voltmeter",
         EnumSet.of(PROGRAM, CONTROLLER, WIRES));
@@ -240,6 +303,7 @@ public final class Predictor {
     add(
         percent,
         number,
+        path.value(Station.COUNTS, number),
         Station.COUNTS,
         Tolerances.register(link.program()),
         link.program().entry().place(),
@@ -250,6 +314,7 @@ public final class Predictor {
   private void add(
       int percent,
       double number,
+      double value,
       Station station,
       double tolerance,
       String where,
@@ -260,7 +325,7 @@ public final class Predictor {
             key(percent, station),
             "Reference %d %%".formatted(percent),
             title(station),
-            new Expectation.Amount(path.value(station, number), tolerance, path.unit(station)),
+            new Expectation.Amount(value, tolerance, path.unit(station)),
             station,
             number,
             where,
@@ -268,7 +333,20 @@ public final class Predictor {
             "Command %d %%. %s and display with the motor isolated, then the speeds."
                 .formatted(percent, path.analog().isPresent() ? "Signal" : "Register"),
             parts,
-            Derivation.NONE));
+            value == path.value(station, number)
+                ? Derivation.NONE
+                : bySolvedWires(station, value)));
+  }
+
+  private Derivation bySolvedWires(Station station, double value) {
+    return Derivation.of(
+        new Step(
+            "on the solved wires",
+            "what the output drives into what hangs on it",
+            "",
+            value,
+            path.unit(station),
+            "d.c. circuit of the axis, Kirchhoff's laws"));
   }
 
   private String title(Station station) {

@@ -24,6 +24,10 @@ public enum Figure {
   OFF_VOLTS("offVolts", "off below", MeasureUnit.VOLT_UNIT),
   /** Current a binary input needs to read on. */
   ON_AMPERES("onAmperes", "on current", MeasureUnit.AMPERE_UNIT),
+  /**
+   * Below this current a binary input reads off as well, whatever its voltage; none if not given.
+   */
+  OFF_AMPERES("offAmperes", "off current", MeasureUnit.AMPERE_UNIT),
   /** Resistance of an analog input set for current. */
   BURDEN_OHMS("burdenOhms", "burden", MeasureUnit.OHM_UNIT),
   /** Smallest load of an analog output set for volts. */

@@ -163,7 +163,10 @@ public final class LineSolution {
     if (volts >= terminal.figure(Figure.ON_VOLTS) && enough) {
       return Level.ON;
     }
-    return volts < terminal.figure(Figure.OFF_VOLTS) ? Level.OFF : Level.UNDEFINED;
+    boolean off =
+        volts < terminal.figure(Figure.OFF_VOLTS)
+            || amperes < terminal.given(Figure.OFF_AMPERES).orElse(0.0);
+    return off ? Level.OFF : Level.UNDEFINED;
   }
 
   /**

@@ -7,8 +7,13 @@ import static unimotus.core.Fixtures.wire;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
+import unimotus.core.Lines;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
 
@@ -162,5 +167,38 @@ class LineSolverTest {
     assertThat(run(project, CommandState.REST).level())
         .as("controller's 24 V at zero, output off")
         .isEqualTo(Level.ON);
+  }
+
+  /**
+   * IEC 61131-2 type 3 (from memory): off below 5 V, and off as well with less than 1.5 mA; on from
+   * 11 V with 2 mA. A wiper walks an input through all of it.
+   */
+  @Test
+  void offIsToldByVoltsAndByCurrent() {
+    Project bare =
+        Lines.bare("controller-modular", "terminal-drive-4kw")
+            .with(new Part("pot", "pot", "potentiometer-5k", Map.of()));
+    Project project =
+        with(
+            bare,
+            wire("1", "plc:L+", "pot:E"),
+            wire("2", "pot:A", "plc:M"),
+            wire("3", "pot:S", "plc:DI0"));
+    LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
+    Set<Level> byCurrentAlone = new TreeSet<>();
+    for (int percent = 0; percent <= 100; percent++) {
+      LineSolution at = solver.solve(CommandState.REST.withSignal(ref("pot:S"), percent));
+      InputReading reading = at.input(ref("plc:DI0")).orElseThrow();
+      double volts = at.volts(ref("plc:DI0"), ref("plc:M")).orElseThrow();
+      boolean on = volts >= 11 && reading.amperes() >= 0.002;
+      boolean off = volts < 5 || reading.amperes() < 0.0015;
+      assertThat(reading.level())
+          .as("%d %%: %s V, %s A", percent, volts, reading.amperes())
+          .isEqualTo(on ? Level.ON : off ? Level.OFF : Level.UNDEFINED);
+      if (volts >= 5 && off) {
+        byCurrentAlone.add(reading.level());
+      }
+    }
+    assertThat(byCurrentAlone).containsExactly(Level.OFF);
   }
 }
