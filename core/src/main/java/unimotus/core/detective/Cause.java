@@ -152,6 +152,16 @@ public enum Cause {
       1.5,
       "Display right, shaft low by more than the plate's slip for this load.",
       "Check load, voltage, connection and motor data; this is not a scaling fault."),
+  RAMP_TIME(
+      "Ramp is not as long as designed",
+      2,
+      "Speeds right, time of a ramp off by one ratio: its setting, or the frequency ramps count to.",
+      "Read ramp times and the frequency they count to on the drive; is the current limit reached?"),
+  LOAD_OTHERWISE(
+      "Inertia or friction is not as designed",
+      2,
+      "Speeds right, coasting takes longer or shorter by one ratio.",
+      "Correct inertia and friction of the load by the coast; then look at stops and ramps again."),
   NOT_EXPLAINED(
       "Not explained by any known cause",
       1,

@@ -1,6 +1,8 @@
 package unimotus.core.detective;
 
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -72,6 +74,8 @@ final class Causes {
           each(
               SLIP_FACTORS,
               f -> Variant.of("%s times the slip".formatted(text(f)), path.with(slip(f))));
+      case RAMP_TIME -> rampTime();
+      case LOAD_OTHERWISE -> load();
       case NOT_EXPLAINED -> List.of();
       default -> ofTheLink(cause);
     };
@@ -171,6 +175,32 @@ final class Causes {
                         Variant.fitted(
                             "machine × " + text(f), path.with(new GearStage(designed / f)))))
         .toList();
+  }
+
+  /** Each ramp by itself, and both by one ratio. */
+  private List<Variant> rampTime() {
+    Map<String, Double> ratios = clues.ratios(Predictor.RAMP_KEYS);
+    List<Variant> variants = new ArrayList<>();
+    ratios.forEach((key, r) -> variants.add(times(Map.of(key, r))));
+    Clues.median(ratios.values().stream().mapToDouble(r -> r))
+        .ifPresent(
+            r -> {
+              Map<String, Double> both = new HashMap<>();
+              Predictor.RAMP_KEYS.forEach(k -> both.put(k, r));
+              variants.add(times(both));
+            });
+    return variants;
+  }
+
+  private List<Variant> load() {
+    return clues.ratios(List.of(Predictor.COAST)).entrySet().stream()
+        .map(e -> times(Map.of(e.getKey(), e.getValue())))
+        .toList();
+  }
+
+  private Variant times(Map<String, Double> scaled) {
+    return Variant.timed(
+        "%s times as long".formatted(text(scaled.values().iterator().next())), path, scaled);
   }
 
   private SlipStage slip(double factor) {

@@ -11,25 +11,27 @@ import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
 
 /**
- * A reading the detective can use: a number at a station of the path, the direction of the shaft,
- * or the state the drive shows.
+ * A reading the detective can use: a number at a station of the path, a time or a voltage, the
+ * direction of the shaft, or a state that was seen.
  *
  * @param prediction what should have been seen
  * @param reading what was seen
  */
 public record Clue(Prediction prediction, Reading reading) {
 
-  /** The clue in a reading; empty where it says nothing about the path or the drive's state. */
+  /** The clue in a reading; empty where it has neither the number nor the word expected. */
   static Optional<Clue> of(Prediction prediction, Reading reading) {
-    boolean number = prediction.station() != null && reading.amount() != null;
-    boolean word = isTold(prediction) && reading.word() != null;
+    boolean number =
+        prediction.expectation() instanceof Expectation.Amount && reading.amount() != null;
+    boolean word = prediction.expectation() instanceof Expectation.Word && reading.word() != null;
     return number || word ? Optional.of(new Clue(prediction, reading)) : Optional.empty();
   }
 
-  /** Whether causes say something about the word of a prediction. */
+  /** Whether causes say something about a prediction that is not on the path. */
   static boolean isTold(Prediction prediction) {
     return prediction.key().equals(Predictor.DIRECTION)
-        || Predictor.PERMISSION_KEYS.contains(prediction.key());
+        || Predictor.PERMISSION_KEYS.contains(prediction.key())
+        || Predictor.TIME_KEYS.contains(prediction.key());
   }
 
   boolean isNumber() {
@@ -40,10 +42,19 @@ public record Clue(Prediction prediction, Reading reading) {
     return reading.amount() == null ? Double.NaN : reading.amount();
   }
 
-  /** What {@code path} predicts for this clue. */
+  /** What {@code path} predicts for this clue; not-a-number where it is not on the path. */
   double predictedBy(SignalPath path) {
     Station station = prediction.station();
     return station == null ? Double.NaN : path.value(station, prediction.number());
+  }
+
+  /** The amount that would be measured under a variant. */
+  static double amountUnder(Prediction prediction, Variant variant) {
+    Station station = prediction.station();
+    return station == null
+        ? ((Expectation.Amount) prediction.expectation()).value()
+            * variant.scaled().getOrDefault(prediction.key(), 1.0)
+        : variant.path().value(station, prediction.number());
   }
 
   /** Half the width of the band that agrees. */
@@ -54,7 +65,7 @@ public record Clue(Prediction prediction, Reading reading) {
   /** Whether a variant explains this clue within its tolerance. */
   boolean explainedBy(Variant variant) {
     return isNumber()
-        ? Math.abs(measured() - predictedBy(variant.path())) <= tolerance()
+        ? Math.abs(measured() - amountUnder(prediction, variant)) <= tolerance()
         : wordUnder(prediction, variant).equals(reading.word());
   }
 
@@ -63,7 +74,7 @@ public record Clue(Prediction prediction, Reading reading) {
     if (!isNumber()) {
       return explainedBy(variant) ? 0 : Double.MAX_VALUE;
     }
-    return Math.abs(measured() - predictedBy(variant.path())) / tolerance();
+    return Math.abs(measured() - amountUnder(prediction, variant)) / tolerance();
   }
 
   /** What would be observed under a variant. */
@@ -107,6 +118,6 @@ public record Clue(Prediction prediction, Reading reading) {
             prediction.group().toLowerCase(Locale.ROOT),
             prediction.title(),
             format.text(measured(), amount.unit()),
-            format.text(predictedBy(variant.path()), amount.unit()));
+            format.text(amountUnder(prediction, variant), amount.unit()));
   }
 }

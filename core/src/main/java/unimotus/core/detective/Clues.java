@@ -2,7 +2,9 @@ package unimotus.core.detective;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
+import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
@@ -61,6 +63,21 @@ record Clues(SignalPath path, List<Clue> all) {
             .filter(c -> Math.abs(c.predictedBy(path)) > 5 * c.tolerance())
             .mapToDouble(c -> c.measured() / c.predictedBy(path))
             .filter(r -> r > 0.02 && r < 50));
+  }
+
+  /** Measured over expected of these predictions, by key; those that were not read left out. */
+  Map<String, Double> ratios(List<String> keys) {
+    Map<String, Double> ratios = new TreeMap<>();
+    for (Clue clue : all) {
+      if (keys.contains(clue.prediction().key()) && clue.isNumber()) {
+        double expected = Clue.amountUnder(clue.prediction(), Variant.of("", path));
+        double ratio = clue.measured() / expected;
+        if (ratio > 0.02 && ratio < 50) {
+          ratios.put(clue.prediction().key(), Math.round(1000 * ratio) / 1000.0);
+        }
+      }
+    }
+    return ratios;
   }
 
   /** The value in the middle; empty where there is none. */

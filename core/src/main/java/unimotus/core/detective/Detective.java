@@ -218,7 +218,7 @@ public final class Detective {
       return clue.explainedBy(under) ? 1 - SLIP_OF_THE_PEN : SLIP_OF_THE_PEN / 2;
     }
     double sigma = clue.tolerance() / 2;
-    double off = (clue.measured() - clue.predictedBy(under.path())) / sigma;
+    double off = (clue.measured() - Clue.amountUnder(clue.prediction(), under)) / sigma;
     double normal = Math.exp(-off * off / 2) / (sigma * Math.sqrt(2 * Math.PI));
     return (1 - SLIP_OF_THE_PEN) * normal + SLIP_OF_THE_PEN * evenDensity.get(clue);
   }
@@ -226,8 +226,12 @@ public final class Detective {
   /** Evenly over twice the span of the station; a third for each of three words. */
   private double even(Clue clue) {
     Station station = clue.prediction().station();
-    if (station == null) {
+    if (!clue.isNumber()) {
       return 1.0 / 3;
+    }
+    if (station == null) {
+      double expected = Clue.amountUnder(clue.prediction(), Variant.of("", path));
+      return 1 / Math.max(4 * Math.abs(expected), 20 * clue.tolerance());
     }
     double span =
         Math.abs(
@@ -316,15 +320,11 @@ public final class Detective {
 
   /** 1 − e^(−d²/8), d the distance in standard deviations; for words 0 or 1. */
   private static double apart(Prediction prediction, Variant a, Variant b) {
-    Station station = prediction.station();
-    if (station == null) {
+    if (!(prediction.expectation() instanceof Expectation.Amount amount)) {
       return Clue.wordUnder(prediction, a).equals(Clue.wordUnder(prediction, b)) ? 0 : 1;
     }
-    double sigma = ((Expectation.Amount) prediction.expectation()).tolerance() / 2;
-    double d =
-        (a.path().value(station, prediction.number())
-                - b.path().value(station, prediction.number()))
-            / sigma;
+    double sigma = amount.tolerance() / 2;
+    double d = (Clue.amountUnder(prediction, a) - Clue.amountUnder(prediction, b)) / sigma;
     return 1 - Math.exp(-d * d / 8);
   }
 
@@ -344,11 +344,8 @@ public final class Detective {
   }
 
   private static String shown(Prediction prediction, Variant under) {
-    Station station = prediction.station();
-    return station == null
-        ? Clue.wordUnder(prediction, under)
-        : QuantityFormat.PLAIN.text(
-            under.path().value(station, prediction.number()),
-            ((Expectation.Amount) prediction.expectation()).unit());
+    return prediction.expectation() instanceof Expectation.Amount amount
+        ? QuantityFormat.PLAIN.text(Clue.amountUnder(prediction, under), amount.unit())
+        : Clue.wordUnder(prediction, under);
   }
 }

@@ -11,27 +11,40 @@ import unimotus.core.path.SignalPath;
  * @param path the path with the fault in it
  * @param fitted whether a number was fitted to the readings, which costs likelihood
  * @param words what would be observed instead of what is expected, by the prediction's key
+ * @param scaled factors on expected amounts that are not on the path, such as times, by the
+ *     prediction's key
  */
-public record Variant(String text, SignalPath path, boolean fitted, Map<String, String> words) {
+public record Variant(
+    String text,
+    SignalPath path,
+    boolean fitted,
+    Map<String, String> words,
+    Map<String, Double> scaled) {
 
   /** Takes a copy. */
   public Variant {
     words = Map.copyOf(words);
+    scaled = Map.copyOf(scaled);
   }
 
   /** A variant with given numbers. */
   static Variant of(String text, SignalPath path) {
-    return new Variant(text, path, false, Map.of());
+    return new Variant(text, path, false, Map.of(), Map.of());
   }
 
   /** A variant whose number comes from the readings. */
   static Variant fitted(String text, SignalPath path) {
-    return new Variant(text, path, true, Map.of());
+    return new Variant(text, path, true, Map.of(), Map.of());
   }
 
   /** A variant that shows in words. */
   static Variant told(String text, SignalPath path, Map<String, String> words) {
-    return new Variant(text, path, false, words);
+    return new Variant(text, path, false, words, Map.of());
+  }
+
+  /** A variant that shows in times; its factor comes from the readings. */
+  static Variant timed(String text, SignalPath path, Map<String, Double> scaled) {
+    return new Variant(text, path, true, Map.of(), scaled);
   }
 
   /** This variant with another on top of it, whose path was made of this one's. */
@@ -40,6 +53,8 @@ public record Variant(String text, SignalPath path, boolean fitted, Map<String, 
     both.putAll(other.words);
     String joined =
         text.isEmpty() || other.text.isEmpty() ? text + other.text : text + "; " + other.text;
-    return new Variant(joined, other.path, fitted || other.fitted, both);
+    Map<String, Double> times = new HashMap<>(scaled);
+    times.putAll(other.scaled);
+    return new Variant(joined, other.path, fitted || other.fitted, both, times);
   }
 }

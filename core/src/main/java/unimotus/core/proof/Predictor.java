@@ -61,6 +61,21 @@ public final class Predictor {
   /** Nobody stands with a stop watch for longer; slower ramps get no predicted time. */
   private static final double LONGEST_WATCH_SECONDS = 1200;
 
+  /** Key of the time from start to full speed. */
+  public static final String RAMP_UP = "ramp.up";
+
+  /** Key of the time from stop command to standstill. */
+  public static final String STOP_TIME = "stop.time";
+
+  /** Key of the time from lost permission to standstill. */
+  public static final String COAST = "stop.coast";
+
+  /** Keys of the times a ramp takes. */
+  public static final List<String> RAMP_KEYS = List.of(RAMP_UP, STOP_TIME);
+
+  /** Keys of all times. */
+  public static final List<String> TIME_KEYS = List.of(RAMP_UP, STOP_TIME, COAST);
+
   private static final List<String> STATES = List.of("not permitted", "ready", "running", "fault");
 
   private final AxisAssembly axis;
@@ -377,7 +392,7 @@ public final class Predictor {
     }
     Scenario scenario = Scenario.runAndStop(full, risen, length);
     time(
-        "ramp.up",
+        RAMP_UP,
         "time from start to full speed",
         Bench.secondsUntil(setup, scenario, start, rpm -> rpm >= STEADY_SHARE * top),
         "dry-run of this design in ticks of 1 ms",
@@ -385,7 +400,7 @@ public final class Predictor {
         "Ramps");
     OptionalDouble coast = coast(top);
     time(
-        "stop.time",
+        STOP_TIME,
         "time from stop command to standstill, " + (setup.rampStop() ? "by ramp" : "coasting"),
         setup.rampStop()
             ? Bench.secondsUntil(setup, scenario, risen, rpm -> rpm <= STANDSTILL_RPM)
@@ -394,7 +409,7 @@ public final class Predictor {
         "From full speed withdraw the run command, stop the watch at standstill.",
         "Stop");
     time(
-        "stop.coast",
+        COAST,
         "time from lost permission to standstill",
         coast,
         COAST_FORMULA,

@@ -181,13 +181,13 @@ class LineSolverTest {
     Project project =
         with(
             bare,
-            wire("1", "plc:L+", "pot:E"),
-            wire("2", "pot:A", "plc:M"),
-            wire("3", "pot:S", "plc:DI0"));
+            wire("1", "plc:L+", "pot:1"),
+            wire("2", "pot:3", "plc:M"),
+            wire("3", "pot:2", "plc:DI0"));
     LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
     Set<Level> byCurrentAlone = new TreeSet<>();
     for (int percent = 0; percent <= 100; percent++) {
-      LineSolution at = solver.solve(CommandState.REST.withSignal(ref("pot:S"), percent));
+      LineSolution at = solver.solve(CommandState.REST.withSignal(ref("pot:2"), percent));
       InputReading reading = at.input(ref("plc:DI0")).orElseThrow();
       double volts = at.volts(ref("plc:DI0"), ref("plc:M")).orElseThrow();
       boolean on = volts >= 11 && reading.amperes() >= 0.002;
