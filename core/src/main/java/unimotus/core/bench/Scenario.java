@@ -4,6 +4,8 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
 
 /**
  * What is done to the virtual axis and when.
@@ -124,8 +126,8 @@ public record Scenario(String name, List<Event> events, double lengthSeconds) {
 
   private static double number(String part, String word) {
     try {
-      return Double.parseDouble(word);
-    } catch (NumberFormatException e) {
+      return QuantityText.parseIn("scenario", word, MeasureUnit.ONE);
+    } catch (IllegalArgumentException e) {
       throw unreadable(part);
     }
   }

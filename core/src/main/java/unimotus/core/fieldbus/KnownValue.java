@@ -1,6 +1,8 @@
 package unimotus.core.fieldbus;
 
 import java.util.List;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
 
 /**
  * A value that was known, on the drive's display say, while registers were read.
@@ -39,9 +41,10 @@ public record KnownValue(
       throw new IllegalArgumentException(
           "'%s' is no number as a display shows it, such as 25.0".formatted(text.strip()));
     }
+    // What could mean thousands is refused here as everywhere.
+    double value = QuantityText.parseIn("known value", text, MeasureUnit.ONE);
     int point = plain.indexOf('.');
     int decimals = point < 0 ? 0 : plain.length() - point - 1;
-    return new KnownValue(
-        Double.parseDouble(plain), Math.pow(10, -decimals), table, address, words);
+    return new KnownValue(value, Math.pow(10, -decimals), table, address, words);
   }
 }

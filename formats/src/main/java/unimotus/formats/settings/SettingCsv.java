@@ -11,6 +11,7 @@ import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityText;
 import unimotus.core.settings.DerivedSetting;
 import unimotus.core.settings.EntryStep;
 import unimotus.core.settings.Journey;
@@ -191,20 +192,21 @@ public final class SettingCsv {
                             .formatted(code, value, setting.rangeText())));
       }
       NumberSetting number = (NumberSetting) setting;
-      double read = number();
-      if (unit.isEmpty()) {
-        if (unitsExpected && number.unit() != MeasureUnit.ONE) {
-          problems.add(at + "%s has no unit; %s taken".formatted(code, number.unit().symbol()));
-        }
-        return new SettingValue.Number(read);
+      // Spaces within a number are thousands marks that nobody mistakes.
+      String plain = value.replace("\u00a0", "").replace(" ", "");
+      if (unit.isEmpty() && unitsExpected && number.unit() != MeasureUnit.ONE) {
+        problems.add(at + "%s has no unit; %s taken".formatted(code, number.unit().symbol()));
       }
-      MeasureUnit given =
-          MeasureUnit.ofSymbol(unit)
-              .orElseThrow(
-                  () ->
-                      new IllegalArgumentException(
-                          "%s has the unknown unit '%s'".formatted(code, unit)));
-      return new SettingValue.Number(given.convert(read, number.unit()));
+      MeasureUnit meant = unit.isEmpty() ? number.unit() : given();
+      return new SettingValue.Number(QuantityText.parse(code, plain, meant).in(number.unit()));
+    }
+
+    private MeasureUnit given() {
+      return MeasureUnit.ofSymbol(unit)
+          .orElseThrow(
+              () ->
+                  new IllegalArgumentException(
+                      "%s has the unknown unit '%s'".formatted(code, unit)));
     }
 
     private Optional<ChoiceSetting.Option> option(ChoiceSetting choice) {
@@ -217,21 +219,6 @@ public final class SettingCsv {
                   choice.options().stream()
                       .filter(o -> o.shown().equalsIgnoreCase(wanted))
                       .findFirst());
-    }
-
-    /** A decimal comma is read as one where it cannot stand for thousands. */
-    private double number() {
-      if (value.strip().matches("-?[1-9]\\d{0,2},\\d{3}")) {
-        throw new IllegalArgumentException(
-            "%s is '%s', which can mean %s or %s; write it without a thousands mark"
-                .formatted(code, value, value.replace(",", ""), value.replace(',', '.')));
-      }
-      String plain = value.contains(".") ? value : value.replace(',', '.');
-      try {
-        return Double.parseDouble(plain.replace("\u00a0", "").replace(" ", ""));
-      } catch (NumberFormatException e) {
-        throw new IllegalArgumentException("%s is '%s', not a number".formatted(code, value));
-      }
     }
   }
 }
