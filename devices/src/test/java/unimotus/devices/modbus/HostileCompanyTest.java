@@ -179,7 +179,7 @@ class HostileCompanyTest {
         assertThat(good.ask(2, new Request.WriteOne(6, 4, served++ % 1000)).function())
             .isEqualTo(6);
       }
-      Thread.sleep(100);
+      attacker.join();
       assertThat(served).isPositive();
       assertThat(good.ask(2, new Request.Read(3, 4, 1)))
           .isEqualTo(new Response.Values(3, List.of((served - 1) % 1000)));

@@ -176,8 +176,9 @@ class TcpStandInTest {
                 for (byte[] answer : answers) {
                   socket.getOutputStream().write(answer);
                 }
-                Thread.sleep(1500);
-              } catch (IOException | InterruptedException over) {
+                // Stays until the client has gone.
+                socket.getInputStream().readAllBytes();
+              } catch (IOException over) {
                 return;
               }
             });

@@ -2,6 +2,7 @@ package unimotus.workbench.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.awaitility.Awaitility.await;
 
 import java.io.IOException;
 import java.time.Clock;
@@ -111,8 +112,7 @@ class LiveLinkTest {
     link.reference(5);
     link.want(Intent.START_FORWARD);
     assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
-    Thread.sleep(400);
-    assertThat(read(DriveRegisters.OUTPUT)).isBetween(1.0, 5.0);
+    await().untilAsserted(() -> assertThat(read(DriveRegisters.OUTPUT)).isBetween(1.0, 5.0));
     link.reference(1);
     standIns.units().get(0).unit().provoke(4);
     assertThat(read(DriveRegisters.FAULT)).isEqualTo(4);
@@ -134,8 +134,7 @@ class LiveLinkTest {
     link.reference(5);
     link.want(Intent.START_REVERSE);
     assertThat(read(DriveRegisters.REFERENCE)).isEqualTo(-5);
-    Thread.sleep(300);
-    assertThat(read(DriveRegisters.OUTPUT)).isBetween(-5.0, -0.1);
+    await().untilAsserted(() -> assertThat(read(DriveRegisters.OUTPUT)).isBetween(-5.0, -0.1));
     link.reference(3);
     assertThat(read(DriveRegisters.REFERENCE)).as("a new speed does not turn it").isEqualTo(-3);
     link.want(Intent.START_FORWARD);
@@ -244,13 +243,16 @@ class LiveLinkTest {
               }
             });
     starting.start();
-    Thread.sleep(30);
+    await().until(() -> link.log().size() > 2);
     link.stop();
     starting.join(5000);
     assertThat(starting.isAlive()).isFalse();
     assertThat(link.isArmed()).isFalse();
-    Thread.sleep(50);
-    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
+    await()
+        .untilAsserted(
+            () ->
+                assertThat(link.read().state().orElseThrow().kind())
+                    .isEqualTo(WordState.Kind.BLOCKED));
   }
 
   @Test

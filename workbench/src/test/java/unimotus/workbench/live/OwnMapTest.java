@@ -10,6 +10,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.concurrent.LinkedBlockingQueue;
 import java.util.concurrent.TimeUnit;
+import org.awaitility.Awaitility;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -140,7 +141,9 @@ class OwnMapTest {
         .hasMessageContaining("9.9976, 19.995, 30.005, 40.002, 50");
     Sample first = link.read();
     link.reference(80);
-    Thread.sleep(100);
+    double before = first.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+    Awaitility.await()
+        .until(() -> link.read().value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow() > before + 0.5);
     Sample moving = link.read();
     assertThatThrownBy(
             () -> readings.of(first, moving, link.target(), "A. Tester", Clock.systemUTC()))
@@ -166,6 +169,19 @@ class OwnMapTest {
     assertThat(link.log()).anyMatch(l -> l.contains("stop: control word = 0x0000"));
   }
 
+  /** Until the drive shows the same frequency twice in a row. */
+  private static void awaitSteady(LiveLink link) {
+    double[] last = {-1};
+    Awaitility.await()
+        .until(
+            () -> {
+              double now = link.read().value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+              boolean steady = now > 0 && Math.abs(now - last[0]) < 0.001;
+              last[0] = now;
+              return steady;
+            });
+  }
+
   /** Two known speeds over the wire: place, type and order of a float are found, and the shift. */
   @Test
   void whatTheManualHidesIsFoundFromKnownValues() throws Exception {
@@ -175,7 +191,7 @@ class OwnMapTest {
     try (Client client = standIns.server().route().client(1000)) {
       for (double percent : new double[] {4, 8}) {
         link.reference(percent);
-        Thread.sleep(300);
+        awaitSteady(link);
         Response read = client.ask(12, new Request.Read(4, 199, 5));
         double shown = link.read().value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
         known.add(
