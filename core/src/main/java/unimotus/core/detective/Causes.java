@@ -49,7 +49,8 @@ final class Causes {
       case MAXIMUM_CLAMP -> maximumClamp();
       case MINIMUM_FLOOR -> minimumFloor();
       case OTHER_SOURCE -> otherSource();
-      case NOT_RUNNING -> List.of(standing(Map.of(Predictor.RUN_STATUS, "ready")));
+      case NOT_RUNNING ->
+          List.of(standing(Map.of(Predictor.RUN_STATUS, "ready"), "ready", Map.of()));
       case NOT_PERMITTED ->
           List.of(
               standing(
@@ -57,10 +58,15 @@ final class Causes {
                       Predictor.RUN_STATUS,
                       "not permitted",
                       Predictor.CLOSED_STATUS,
-                      "not permitted")));
+                      "not permitted"),
+                  "not permitted",
+                  clues.openChannels()));
       case DRIVE_FAULT ->
           List.of(
-              standing(Map.of(Predictor.RUN_STATUS, "fault", Predictor.CLOSED_STATUS, "fault")));
+              standing(
+                  Map.of(Predictor.RUN_STATUS, "fault", Predictor.CLOSED_STATUS, "fault"),
+                  "fault",
+                  Map.of()));
       case RUN_AT_REST ->
           List.of(Variant.told("", path, Map.of(Predictor.CLOSED_STATUS, "running")));
       case PERMISSION_BRIDGED ->
@@ -81,8 +87,11 @@ final class Causes {
     };
   }
 
-  private Variant standing(Map<String, String> words) {
-    return Variant.told("", path.with(link.standingAt(0)), words);
+  /** The drive stands; rows of the stops that were seen in the same state go with it. */
+  private Variant standing(Map<String, String> words, String state, Map<String, Double> scaled) {
+    Map<String, String> all = new HashMap<>(clues.ofStopsIn(state));
+    all.putAll(words);
+    return new Variant("", path.with(link.standingAt(0)), false, all, scaled);
   }
 
   private List<Variant> ofTheLink(Cause cause) {

@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.proof.StopPredictions;
 
 /** What the readings of a path say together. */
 record Clues(SignalPath path, List<Clue> all) {
@@ -78,6 +79,32 @@ record Clues(SignalPath path, List<Clue> all) {
       }
     }
     return ratios;
+  }
+
+  /** Rows of the stops that show this state, by key. */
+  Map<String, String> ofStopsIn(String state) {
+    Map<String, String> found = new TreeMap<>();
+    for (Clue clue : all) {
+      String key = clue.prediction().key();
+      if (key.startsWith(StopPredictions.PREFIX) && state.equals(clue.reading().word())) {
+        found.put(key, state);
+      }
+    }
+    return found;
+  }
+
+  /** Terminals of the permission that carry less than half of what they should, by key. */
+  Map<String, Double> openChannels() {
+    Map<String, Double> found = new TreeMap<>();
+    for (Clue clue : all) {
+      if (StopPredictions.isReleasedVolts(clue.prediction().key()) && clue.isNumber()) {
+        double expected = Clue.amountUnder(clue.prediction(), Variant.of("", path));
+        if (Math.abs(clue.measured()) < Math.abs(expected) / 2) {
+          found.put(clue.prediction().key(), clue.measured() / expected);
+        }
+      }
+    }
+    return found;
   }
 
   /** The value in the middle; empty where there is none. */

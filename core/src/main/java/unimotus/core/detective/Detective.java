@@ -14,6 +14,7 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
+import unimotus.core.proof.StopPredictions;
 import unimotus.core.quantity.QuantityFormat;
 
 /** Ranks the causes that explain the readings of an axis; the package says how. */
@@ -292,10 +293,14 @@ public final class Detective {
   private @Nullable NextMeasurement next(List<Suspicion> ranked) {
     List<Suspicion> likely =
         ranked.stream().filter(s -> s.variant() != null && s.probability() > NEGLIGIBLE).toList();
+    Set<String> read = new HashSet<>(clues.stream().map(c -> c.prediction().key()).toList());
+    Optional<NextMeasurement> probe = probe(ranked.get(0), read);
+    if (probe.isPresent()) {
+      return probe.get();
+    }
     if (likely.size() < 2) {
       return null;
     }
-    Set<String> read = new HashSet<>(clues.stream().map(c -> c.prediction().key()).toList());
     return predictions.stream()
         .filter(p -> p.station() != null || Clue.isTold(p))
         .filter(p -> !read.contains(p.key()))
@@ -303,6 +308,29 @@ public final class Detective {
         .filter(n -> n.separation() > NEGLIGIBLE)
         .max(Comparator.comparingDouble(NextMeasurement::separation))
         .orElse(null);
+  }
+
+  /** Where the permission is missing no number of the path helps: a terminal is to be probed. */
+  private Optional<NextMeasurement> probe(Suspicion leading, Set<String> read) {
+    if (leading.cause() != Cause.NOT_PERMITTED) {
+      return Optional.empty();
+    }
+    return predictions.stream()
+        .filter(p -> StopPredictions.isReleasedVolts(p.key()) && !read.contains(p.key()))
+        .findFirst()
+        .map(
+            p -> {
+              String expected =
+                  p.expectation() instanceof Expectation.Amount a
+                      ? QuantityFormat.PLAIN.text(a.value(), a.unit())
+                      : "";
+              return new NextMeasurement(
+                  p,
+                  leading.probability(),
+                  List.of(
+                      expected + " → this channel is closed, go to the next",
+                      "less → the way to this terminal is open: follow it back to its supply"));
+            });
   }
 
   /** Σ over pairs of p_i·p_j·(1 − overlap of what they would show); times 2. */

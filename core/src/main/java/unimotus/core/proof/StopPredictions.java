@@ -36,6 +36,11 @@ public final class StopPredictions {
   /** What the keys of all proofs of stops begin with. */
   public static final String PREFIX = "safe.";
 
+  /** Whether a prediction is of the volts at a permission's terminal with the stop released. */
+  public static boolean isReleasedVolts(String key) {
+    return key.startsWith(PREFIX) && key.contains(".volts.released.");
+  }
+
   private static final Set<Part> CIRCUIT = EnumSet.of(Part.WIRES, Part.DRIVE, Part.STOP);
   private static final String NO_MOTION = " The motor is uncoupled, or the reference stands at 0.";
 

@@ -9,13 +9,18 @@ import java.util.Map;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
+import unimotus.core.Lines;
+import unimotus.core.link.LinkKind;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
+import unimotus.core.machine.StopLogic;
 import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.stops.Stops;
 
 /** Readings that are on no path – times, voltages, words of other rows – count as well. */
 class TimesDetectiveTest {
@@ -91,5 +96,37 @@ class TimesDetectiveTest {
             .isNotEqualTo(Cause.AS_DESIGNED);
       }
     }
+  }
+
+  /** Not permitted: the terminal of a channel is asked for, and what is read there counts. */
+  @Test
+  void aMissingPermissionAsksForItsTerminals() {
+    Project project = Stops.project(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY));
+    project = Lines.with(project, LinkKind.TWO_WIRE, LinkKind.ANALOG_REFERENCE);
+    AxisAssembly axis = Lines.axis(project);
+    SignalPath path = PathFactory.of(axis);
+    List<Prediction> predictions = Predictor.predict(axis, path);
+    List<Reading> readings = new ArrayList<>();
+    readings.add(word(Predictor.CLOSED_STATUS, "not permitted"));
+    readings.add(word(Predictor.RUN_STATUS, "not permitted"));
+    Diagnosis first = Detective.diagnose(path, predictions, readings);
+    assertThat(first.suspicions().get(0).cause()).isEqualTo(Cause.NOT_PERMITTED);
+    String asked = first.next().prediction().key();
+    assertThat(asked).contains(".volts.released.1");
+    readings.add(number(asked, 24));
+    Diagnosis second = Detective.diagnose(path, predictions, readings);
+    assertThat(second.next().prediction().key()).contains(".volts.released.2");
+    readings.add(number(second.next().prediction().key(), 0.1));
+    Suspicion last = Detective.diagnose(path, predictions, readings).suspicions().get(0);
+    assertThat(last.cause()).isEqualTo(Cause.NOT_PERMITTED);
+    assertThat(last.explained()).isEqualTo(last.clues());
+  }
+
+  private static Reading number(String key, double amount) {
+    return new Reading("belt", key, amount, null, "", "2026-01-31T14:05:00Z", "", Map.of());
+  }
+
+  private static Reading word(String key, String word) {
+    return new Reading("belt", key, null, word, "", "2026-01-31T14:05:00Z", "", Map.of());
   }
 }
