@@ -91,8 +91,10 @@ final class RehearsalPane extends VBox {
                     ? "Everything stands as designed"
                     : rehearsal.losses().isEmpty()
                         ? "%d settings were not read".formatted(rehearsal.unread().size())
-                        : "%d settings do not stand as designed"
-                            .formatted(rehearsal.losses().size()),
+                        : rehearsal.losses().size() == 1
+                            ? "One setting does not stand as designed"
+                            : "%d settings do not stand as designed"
+                                .formatted(rehearsal.losses().size()),
                 rehearsal.holds() ? "ink-title" : "ink-attention"));
     for (Rehearsal.Loss loss : rehearsal.losses()) {
       verdict.getChildren().add(Parts.prose("%s: %s".formatted(loss.code(), loss.words())));
