@@ -17,6 +17,7 @@ import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveRatings;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Menu;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.PowerData;
@@ -24,6 +25,8 @@ import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.SettingRule;
+import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -40,7 +43,9 @@ public final class FixtureSheets {
   private final List<Selector> selectors = new ArrayList<>();
   private final List<SettingDefinition> settings = new ArrayList<>();
   private String[] head = {};
+  private final List<SettingRule> rules = new ArrayList<>();
   private PowerData power;
+  private Menu menu;
 
   private FixtureSheets() {}
 
@@ -71,6 +76,15 @@ public final class FixtureSheets {
       case "n" -> settings.add(number(cells));
       case "c" -> settings.add(choice(cells));
       case "power" -> power = power(cells);
+      case "menu" -> menu = menu(cells);
+      case "rewrites" -> rules.add(rewrites(cells));
+      case "resets" ->
+          rules.add(new SettingRule.Resets(cells[1], cells[2], cells[3].equals("keeps-link")));
+      case "locked" -> rules.add(new SettingRule.Locked(options(cells[3]), cells[1], cells[2]));
+      case "confirmed" -> rules.add(new SettingRule.Confirmed(options(cells[2]), at(cells, 1)));
+      case "at-standstill" -> rules.add(new SettingRule.AtStandstill(options(cells[1])));
+      case "spoils-tuning" -> rules.add(new SettingRule.SpoilsTuning(options(cells[1])));
+      case "of-the-link" -> rules.add(new SettingRule.OfTheLink(options(cells[1])));
       default -> {
         finish();
         head = cells;
@@ -92,7 +106,9 @@ public final class FixtureSheets {
     terminals.clear();
     selectors.clear();
     settings.clear();
+    rules.clear();
     power = null;
+    menu = null;
   }
 
   private DriveSheet drive() {
@@ -106,8 +122,8 @@ public final class FixtureSheets {
         Integer.parseInt(head[3]),
         ratings,
         settings,
-        null,
-        null,
+        menu,
+        rules,
         power,
         null,
         null,
@@ -163,6 +179,27 @@ public final class FixtureSheets {
         orNull(cells[3]),
         options.stream().map(o -> new ChoiceSetting.Option(o, o)).toList(),
         options.get(0));
+  }
+
+  private SettingRule rewrites(String[] cells) {
+    Map<String, SettingValue> sets = new TreeMap<>();
+    for (String set : options(cells[3])) {
+      int equals = set.indexOf('=');
+      String code = set.substring(0, equals);
+      String value = set.substring(equals + 1);
+      boolean number =
+          settings.stream().anyMatch(d -> d.code().equals(code) && d instanceof NumberSetting);
+      sets.put(
+          code,
+          number
+              ? new SettingValue.Number(Double.parseDouble(value))
+              : new SettingValue.Choice(value));
+    }
+    return new SettingRule.Rewrites(cells[1], orNull(cells[2]), sets);
+  }
+
+  private static Menu menu(String[] cells) {
+    return new Menu(Menu.Style.valueOf(constant(cells[1])), cells[2], cells[3], cells[4], cells[5]);
   }
 
   private static PowerData power(String[] cells) {

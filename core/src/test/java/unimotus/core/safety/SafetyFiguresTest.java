@@ -186,4 +186,70 @@ class SafetyFiguresTest {
         .as("c is asked for and c is reached")
         .isTrue();
   }
+
+  /** ISO 14119: a second contact is no second actuator (from memory). */
+  @Test
+  void oneSwitchOnAGuardIsHeldAtD() {
+    SafetyFigures guard = figures(Stops.guard(StopLogic.SAFETY_RELAY).withRelay(true, true), USE);
+    assertThat(guard.parts().get(0).level()).isEqualTo(PerformanceLevel.D);
+    assertThat(guard.remarks()).anyMatch(r -> r.contains("has one actuator"));
+    SafetyFigures button =
+        figures(
+            Stops.request(StopTrigger.EMERGENCY_STOP, StopLogic.SAFETY_RELAY, StopEffect.STO)
+                .withRelay(true, true),
+            USE);
+    assertThat(button.parts().get(0).level()).isEqualTo(PerformanceLevel.E);
+    assertThat(button.remarks()).noneMatch(r -> r.contains("has one actuator"));
+  }
+
+  /** A curtain, a relay and a drive count by the rate on their sheets. */
+  @Test
+  void finishedDevicesCountByTheirSheets() {
+    SafetyFigures figures =
+        figures(
+            Stops.request(StopTrigger.LIGHT_CURTAIN, StopLogic.SAFETY_RELAY, StopEffect.STO), USE);
+    assertThat(figures.parts()).hasSize(3);
+    assertThat(figures.parts().get(0).dangerousPerHour()).isEqualTo(2.5e-8);
+    assertThat(figures.parts().get(1).dangerousPerHour()).isEqualTo(2.5e-9);
+    assertThat(figures.parts().get(2).dangerousPerHour()).isEqualTo(4e-9);
+    assertThat(figures.parts())
+        .allSatisfy(
+            p -> {
+              assertThat(p.structure()).isNull();
+              assertThat(p.sum().text()).contains("PFH").contains("device sheet");
+            });
+    assertThat(figures.remarks()).noneMatch(r -> r.contains("states no dangerous failures"));
+  }
+
+  /** A finished device counts where its two channels work apart; direct contacts are level c. */
+  @Test
+  void aFinishedDeviceCountsBehindTwoChannels() {
+    SafetyFigures figures = figures(Stops.guard(StopLogic.DIRECT), USE);
+    assertThat(figures.level()).contains(PerformanceLevel.C);
+    SafetyFigures two = figures(Stops.guard(StopLogic.SAFETY_RELAY).withRelay(true, true), USE);
+    assertThat(two.remarks()).noneMatch(r -> r.startsWith("one fault loses the stop"));
+    assertThat(two.parts().get(1).dangerousPerHour()).isEqualTo(2.5e-9);
+  }
+
+  @Test
+  void aRunThatWasStoppedProvesNoMoreThanD() {
+    Project project =
+        Stops.project(
+            Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY).withRelay(true, true));
+    StopCircuit circuit = Stops.circuit(project.with(project.stops().get(0).withUse(USE)));
+    FaultRun stopped = Stops.broken(circuit, share -> {}, () -> true);
+    SafetyFigures figures = SafetyFigures.of(circuit, StopVerdict.of(circuit), stopped);
+    assertThat(figures.remarks()).anyMatch(r -> r.contains("was stopped before its end"));
+    assertThat(figures.level().orElse(PerformanceLevel.A)).isLessThanOrEqualTo(PerformanceLevel.D);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"1000, false", "999, true", "249, false"})
+  void fewTestsAreNamed(double perHour, boolean named) {
+    StopUse use = USE.withRhythm(10, 16, 250).withTests(perHour, 0.9);
+    assertThat(
+            figures(Stops.guard(StopLogic.DIRECT), use).remarks().stream()
+                .anyMatch(r -> r.startsWith("tested less than 100 times")))
+        .isEqualTo(named);
+  }
 }
