@@ -166,9 +166,14 @@ public final class Fixtures {
 
   /** The usual drive with more settings, and with rules about them. */
   public static DriveSheet driveSheet(List<SettingDefinition> more, List<SettingRule> rules) {
-    DriveSheet usual = driveSheet();
-    List<SettingDefinition> settings = new ArrayList<>(usual.settings());
+    List<SettingDefinition> settings = new ArrayList<>(driveSheet().settings());
     settings.addAll(more);
+    return driveSheetOf(settings, rules);
+  }
+
+  /** The usual drive with these settings alone, and with rules about them. */
+  public static DriveSheet driveSheetOf(List<SettingDefinition> settings, List<SettingRule> rules) {
+    DriveSheet usual = driveSheet();
     return new DriveSheet(
         usual.id(),
         usual.name(),

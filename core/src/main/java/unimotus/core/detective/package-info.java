@@ -3,7 +3,7 @@
  *
  * <p>A {@link unimotus.core.detective.Cause} is a transformation of the signal path: the axis as it
  * would behave if that were wrong. {@link unimotus.core.detective.Detective} reckons how well each
- * explains all readings, by Bayes' rule:
+ * explains all readings, times, voltages and words of other rows among them, by Bayes' rule:
  *
  * <ul>
  *   <li>a reading at a predicted value v with tolerance t has density 0.98·N(v, t/2) + 0.02·U,

@@ -38,21 +38,7 @@ class EntryAdversaryTest {
     if (!plain.locked().isEmpty()) {
       rules.add(new SettingRule.Locked(plain.locked(), "access", "open"));
     }
-    DriveSheet usual = Fixtures.driveSheet();
-    return new DriveSheet(
-        "random",
-        "Random drive",
-        usual.terminals(),
-        usual.selectors(),
-        12,
-        usual.ratings(),
-        settings,
-        null,
-        rules,
-        null,
-        null,
-        null,
-        null);
+    return Fixtures.driveSheetOf(settings, rules);
   }
 
   private static SettingDefinition setting(String code, String word) {
