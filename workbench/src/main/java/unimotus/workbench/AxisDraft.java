@@ -24,6 +24,7 @@ import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorSheet;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
@@ -186,7 +187,10 @@ public record AxisDraft(
   private Drive setInputKind(Drive drive, DriveSheet kind, @Nullable String input) {
     Optional<Selector> selector = kind.selector(SelectorRole.INPUT_KIND, String.valueOf(input));
     return selector
-        .map(s -> drive.withSelector(s.id(), range.isCurrent() ? "current" : "voltage"))
+        .map(
+            s ->
+                drive.withSelector(
+                    s.id(), (range.isCurrent() ? Option.CURRENT : Option.VOLTAGE).word()))
         .orElse(drive);
   }
 

@@ -14,6 +14,7 @@ import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.stops.FaultRun;
@@ -55,8 +56,8 @@ public final class StopDesigns {
                 placed
                     .withRelay(StopRequest.RelayClass.ofSheet(relay.sheet().id()))
                     .withRelay(
-                        relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual"),
-                        relay.selector(SelectorRole.CROSS_FAULT_DETECTION, "off").equals("on")))
+                        relay.is(SelectorRole.RESET_MODE, Option.MANUAL, Option.MANUAL),
+                        relay.is(SelectorRole.CROSS_FAULT_DETECTION, Option.ON, Option.OFF)))
         .orElse(placed);
   }
 

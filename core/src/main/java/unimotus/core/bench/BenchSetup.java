@@ -7,6 +7,7 @@ import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorTorque;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
@@ -67,8 +68,8 @@ public record BenchSetup(
         settings.rampBaseHertz(maximumHertz),
         settings.number(SettingRole.ACCELERATION_TIME, 10),
         settings.number(SettingRole.DECELERATION_TIME, 10),
-        settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),
-        settings.choice(SettingRole.SLIP_COMPENSATION, "off").equals("on"),
+        settings.is(SettingRole.STOP_MODE, Option.RAMP, Option.RAMP),
+        settings.is(SettingRole.SLIP_COMPENSATION, Option.ON, Option.OFF),
         plate,
         MotorTorque.of(axis).limitNewtonMetres(),
         ShaftLoad.of(axis));

@@ -109,9 +109,14 @@ public enum Cause {
       "Set the reference source to the wired input."),
   NOT_RUNNING(
       "No run command arrives",
-      2.5,
-      "Signal right, drive ready and no output: run input, source or sink, wrong terminal function, command source.",
-      "Measure the run input against its common while run is commanded; then its function and the command source."),
+      2.6,
+      "Drive ready and no output, too few volts at the run input: dead output, open wire, commons apart, source or sink.",
+      "Follow the run wire from the output to the input, and the commons back."),
+  RUN_IGNORED(
+      "Drive does not take the run command from its input",
+      1,
+      "Drive ready and no output although the run input has its volts: function of the terminal, command source, enable of the direction.",
+      "Compare function of the terminal, command source and blocked directions with the design."),
   NOT_PERMITTED(
       "Permission is missing",
       2.5,
@@ -188,7 +193,7 @@ public enum Cause {
   /** Whether the drive does not turn its motor under it, whatever else is wrong. */
   boolean isStanding() {
     return switch (this) {
-      case NOT_RUNNING, NOT_PERMITTED, DRIVE_FAULT -> true;
+      case NOT_RUNNING, RUN_IGNORED, NOT_PERMITTED, DRIVE_FAULT -> true;
       default -> false;
     };
   }

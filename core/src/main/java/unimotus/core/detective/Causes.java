@@ -49,8 +49,8 @@ final class Causes {
       case MAXIMUM_CLAMP -> maximumClamp();
       case MINIMUM_FLOOR -> minimumFloor();
       case OTHER_SOURCE -> otherSource();
-      case NOT_RUNNING ->
-          List.of(standing(Map.of(Predictor.RUN_STATUS, "ready"), "ready", Map.of()));
+      case NOT_RUNNING -> List.of(idle(Map.of(Predictor.RUN_VOLTS, clues.shareOfRunVolts())));
+      case RUN_IGNORED -> List.of(idle(Map.of()));
       case NOT_PERMITTED ->
           List.of(
               standing(
@@ -85,6 +85,10 @@ final class Causes {
       case NOT_EXPLAINED -> List.of();
       default -> ofTheLink(cause);
     };
+  }
+
+  private Variant idle(Map<String, Double> volts) {
+    return standing(Map.of(Predictor.RUN_STATUS, "ready"), "ready", volts);
   }
 
   /** The drive stands; rows of the stops that were seen in the same state go with it. */

@@ -31,6 +31,7 @@ public record Clue(Prediction prediction, Reading reading) {
   static boolean isTold(Prediction prediction) {
     return prediction.key().equals(Predictor.DIRECTION)
         || Predictor.PERMISSION_KEYS.contains(prediction.key())
+        || prediction.key().equals(Predictor.RUN_VOLTS)
         || Predictor.TIME_KEYS.contains(prediction.key());
   }
 

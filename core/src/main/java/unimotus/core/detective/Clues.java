@@ -8,6 +8,7 @@ import java.util.TreeMap;
 import java.util.stream.DoubleStream;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.proof.Predictor;
 import unimotus.core.proof.StopPredictions;
 
 /** What the readings of a path say together. */
@@ -91,6 +92,12 @@ record Clues(SignalPath path, List<Clue> all) {
       }
     }
     return found;
+  }
+
+  /** Share of its volts the run input carries where it does not read on; 0 where not measured. */
+  double shareOfRunVolts() {
+    double share = ratios(List.of(Predictor.RUN_VOLTS)).getOrDefault(Predictor.RUN_VOLTS, 0.0);
+    return share < 0.5 ? share : 0;
   }
 
   /** Terminals of the permission that carry less than half of what they should, by key. */

@@ -11,6 +11,7 @@ import unimotus.core.machine.Nets;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.settings.LinkChecks;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
@@ -91,7 +92,7 @@ public final class DiscreteChecks {
   private void checkPermission() {
     List<TerminalRef> sto = terminals.safeTorqueOff();
     boolean jumper =
-        terminals.settings().selector(SelectorRole.STO_JUMPER, "removed").equals("fitted");
+        terminals.settings().is(SelectorRole.STO_JUMPER, Option.FITTED, Option.REMOVED);
     if (!sto.isEmpty() && jumper) {
       add(
           Severity.NOTE,
@@ -203,9 +204,9 @@ public final class DiscreteChecks {
 
   private void checkRestart() {
     boolean twoWire =
-        terminals.settings().choice(SettingRole.CONTROL_WIRING, "two-wire").equals("two-wire");
+        terminals.settings().is(SettingRole.CONTROL_WIRING, Option.TWO_WIRE, Option.TWO_WIRE);
     boolean allowed =
-        terminals.settings().choice(SettingRole.RESTART_AT_POWER_UP, "blocked").equals("allowed");
+        terminals.settings().is(SettingRole.RESTART_AT_POWER_UP, Option.ALLOWED, Option.BLOCKED);
     if (twoWire && allowed) {
       add(
           Severity.WARNING,

@@ -11,6 +11,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.PlacedPart;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.wiring.Level;
 import unimotus.core.wiring.TruthTable;
@@ -29,7 +30,7 @@ import unimotus.core.wiring.TruthTable;
  * @param owner the port the drive's settings give the manual request to
  */
 public record HandMode(
-    String selector, TerminalRef start, boolean delayed, boolean requested, String owner) {
+    String selector, TerminalRef start, boolean delayed, boolean requested, Option owner) {
   /** Turns the start race is played for. */
   public static final int TURNS = 1000;
 
@@ -62,7 +63,7 @@ public record HandMode(
                     start,
                     plain.isEmpty(),
                     on(axis, settings, hand, "manual-request").isPresent(),
-                    settings.choice(SettingRole.MANUAL_OWNER, "terminals")));
+                    settings.option(SettingRole.MANUAL_OWNER, Option.TERMINALS)));
   }
 
   private static Optional<TerminalRef> on(
@@ -75,7 +76,7 @@ public record HandMode(
 
   /** Whether the local potentiometer sets the speed in Hand. */
   public boolean followsPotentiometer() {
-    return requested && owner.equals("terminals");
+    return requested && owner == Option.TERMINALS;
   }
 
   /** How many of {@value #TURNS} turns to Hand start the motor, by the race of its contacts. */
@@ -102,7 +103,7 @@ public record HandMode(
               axisId,
               Rule.HAND_REFERENCE,
               requested
-                  ? "Hand closes the manual request, but the drive gives it to the " + owner
+                  ? "Hand closes the manual request, but the drive gives it to the " + owner.word()
                   : "Hand closes start, but no manual-request input",
               "The motor starts in Hand and follows another reference than the potentiometer at the machine.",
               requested

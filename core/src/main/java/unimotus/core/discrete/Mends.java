@@ -14,6 +14,7 @@ import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -54,8 +55,10 @@ final class Mends {
     Optional<Selector> selector = axis.driveSheet().selector(SelectorRole.INPUT_LOGIC);
     return selector.map(
         s -> {
-          String now = terminals.settings().selector(SelectorRole.INPUT_LOGIC, s.initial());
-          String other = now.equals("source") ? "sink" : "source";
+          boolean source =
+              terminals.settings().is(SelectorRole.INPUT_LOGIC, Option.SOURCE, Option.SOURCE);
+          String now = (source ? Option.SOURCE : Option.SINK).word();
+          String other = (source ? Option.SINK : Option.SOURCE).word();
           return new Mend(
               Rule.SOURCE_SINK,
               "the drive's inputs are set to " + now,
@@ -85,7 +88,7 @@ final class Mends {
   /** Contacts on the input's net whose fed side hangs in the air. */
   private List<Mend> fedContacts(TerminalRef input) {
     boolean source =
-        terminals.settings().selector(SelectorRole.INPUT_LOGIC, "source").equals("source");
+        terminals.settings().is(SelectorRole.INPUT_LOGIC, Option.SOURCE, Option.SOURCE);
     Optional<TerminalRef> feed = source ? terminals.driveSupply() : terminals.inputCommon();
     List<Mend> mends = new ArrayList<>();
     for (TerminalRef output : nets.joinedWith(input, terminals.binaryOutputs())) {
@@ -120,7 +123,7 @@ final class Mends {
 
   private Optional<Mend> level() {
     boolean low =
-        terminals.settings().choice(SettingRole.INPUT_LEVEL, "active-high").equals("active-low");
+        terminals.settings().is(SettingRole.INPUT_LEVEL, Option.ACTIVE_LOW, Option.ACTIVE_HIGH);
     return axis.driveSheet()
         .setting(SettingRole.INPUT_LEVEL)
         .filter(s -> low)

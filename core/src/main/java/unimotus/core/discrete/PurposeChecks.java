@@ -14,6 +14,7 @@ import unimotus.core.machine.Intent;
 import unimotus.core.machine.Nets;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Meaning;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.CommandState;
@@ -40,7 +41,7 @@ final class PurposeChecks {
 
   static List<Finding> check(AxisAssembly axis, TruthTable table) {
     PurposeChecks checks = new PurposeChecks(axis, table);
-    if (checks.settings.choice(SettingRole.COMMAND_SOURCE, "terminals").equals("terminals")) {
+    if (checks.settings.is(SettingRole.COMMAND_SOURCE, Option.TERMINALS, Option.TERMINALS)) {
       checks.checkFunctions();
       checks.checkNeverOff();
     }

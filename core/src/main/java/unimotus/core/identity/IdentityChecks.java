@@ -11,6 +11,7 @@ import unimotus.core.machine.DrivePlate;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.sheet.DriveIdentity;
 import unimotus.core.sheet.DriveIdentity.Variant;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 
 /** What the plate of a drive says against what the axis asks of it. */
@@ -80,7 +81,7 @@ public final class IdentityChecks {
                   .formatted(plate.suffix(), variant.get().means())));
     }
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    boolean byLink = settings.choice(SettingRole.COMMAND_SOURCE, "").equals("fieldbus");
+    boolean byLink = settings.is(SettingRole.COMMAND_SOURCE, Option.FIELDBUS, Option.TERMINALS);
     if (byLink && !variant.get().commandsByLink()) {
       found.add(
           lacking(

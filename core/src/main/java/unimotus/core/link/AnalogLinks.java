@@ -2,12 +2,14 @@ package unimotus.core.link;
 
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.analog.SignalRange;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.WireMake;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -86,11 +88,10 @@ final class AnalogLinks {
     drive
         .sheet()
         .selector(SelectorRole.INPUT_KIND, input.terminal())
-        .filter(
-            s -> !drive.selector(SelectorRole.INPUT_KIND, input.terminal(), "").equals("voltage"))
+        .filter(s -> drive.takesCurrent(input.terminal()))
         .map(Selector::id)
-        .ifPresent(id -> draft.select(draft.axis().drive(), id, "voltage"));
-    draft.set(SettingRole.ANALOG_RANGE, input.terminal(), "0-10 V");
+        .ifPresent(id -> draft.select(draft.axis().drive(), id, Option.VOLTAGE.word()));
+    draft.set(SettingRole.ANALOG_RANGE, input.terminal(), SignalRange.V_0_10.label());
     return input;
   }
 
@@ -135,7 +136,10 @@ final class AnalogLinks {
 
   /** Sets the controller's input to the range the drive sends. */
   private static void matchRange(Draft draft, TerminalRef output, TerminalRef input) {
-    String range = draft.drive().choice(SettingRole.ANSWER_RANGE, output.terminal(), "0-10 V");
+    String range =
+        draft
+            .drive()
+            .choice(SettingRole.ANSWER_RANGE, output.terminal(), SignalRange.V_0_10.label());
     PlacedDevice controller = draft.controller();
     controller
         .sheet()

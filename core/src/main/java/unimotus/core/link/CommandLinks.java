@@ -1,6 +1,7 @@
 package unimotus.core.link;
 
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 
 /** Commands from the controller's outputs. */
@@ -14,8 +15,8 @@ final class CommandLinks {
     draft
         .inputSetTo("run-reverse")
         .ifPresent(reverse -> feeds.fromController(reverse, "run-reverse"));
-    draft.set(SettingRole.CONTROL_WIRING, null, "two-wire");
-    draft.set(SettingRole.COMMAND_SOURCE, null, "terminals");
+    draft.set(SettingRole.CONTROL_WIRING, Option.TWO_WIRE);
+    draft.set(SettingRole.COMMAND_SOURCE, Option.TERMINALS);
   }
 
   static void enable(Draft draft) {

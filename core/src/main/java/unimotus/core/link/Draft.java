@@ -21,6 +21,7 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.Meaning;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -146,6 +147,10 @@ final class Draft {
   }
 
   /** Sets a choice of the drive where it has such a setting and it stands otherwise. */
+  void set(SettingRole role, Option option) {
+    set(role, null, option.word());
+  }
+
   void set(SettingRole role, @Nullable String terminal, String value) {
     Optional<SettingDefinition> definition =
         terminal == null
@@ -186,15 +191,15 @@ final class Draft {
   }
 
   /** Puts the device's selector of a role into a position, where it has such a selector. */
-  void select(PlacedDevice device, SelectorRole role, String position) {
+  void select(PlacedDevice device, SelectorRole role, Option position) {
     device
         .sheet()
         .selector(role)
-        .filter(s -> !device.selector(role, "").equals(position))
+        .filter(s -> !device.selector(role, "").equals(position.word()))
         .ifPresent(
             s -> {
               Device now = project.device(device.id()).orElseThrow();
-              select(now, s.id(), position);
+              select(now, s.id(), position.word());
             });
   }
 

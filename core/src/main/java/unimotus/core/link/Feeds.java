@@ -3,6 +3,7 @@ package unimotus.core.link;
 import java.util.Optional;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.Terminal;
@@ -52,7 +53,7 @@ final class Feeds {
     }
     Optional<TerminalRef> other = source ? sinking : sourcing;
     if (other.isPresent() && canTurn(drive)) {
-      turn(drive, source ? "sink" : "source");
+      turn(drive, source ? Option.SINK : Option.SOURCE);
       return other.get();
     }
     return relay.orElseThrow(() -> Draft.lacking(controller, "binary output"));
@@ -72,12 +73,12 @@ final class Feeds {
     return drive.sheet().first(TerminalRole.EITHER_WAY_INPUT).isPresent();
   }
 
-  private void turn(PlacedDevice drive, String logic) {
+  private void turn(PlacedDevice drive, Option logic) {
     drive
         .sheet()
         .selector(SelectorRole.INPUT_LOGIC)
         .map(Selector::id)
-        .ifPresent(id -> draft.select(drive.device(), id, logic));
+        .ifPresent(id -> draft.select(drive.device(), id, logic.word()));
   }
 
   private void returnFor(boolean sourcing) {

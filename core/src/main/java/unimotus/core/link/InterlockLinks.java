@@ -3,6 +3,7 @@ package unimotus.core.link;
 import java.util.List;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -49,8 +50,8 @@ final class InterlockLinks {
     draft.mean(forward, "run-forward", enabled, released, straight);
     draft.mean(reverse, "run-reverse", enabled, released, turned);
     draft.mean(reset, "reset", resetOn);
-    draft.set(SettingRole.CONTROL_WIRING, null, "two-wire");
-    draft.set(SettingRole.COMMAND_SOURCE, null, "terminals");
+    draft.set(SettingRole.CONTROL_WIRING, Option.TWO_WIRE);
+    draft.set(SettingRole.COMMAND_SOURCE, Option.TERMINALS);
     return List.of(button.id(), contactor.id());
   }
 

@@ -2,6 +2,7 @@ package unimotus.core.link;
 
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.PlacedDevice;
@@ -23,8 +24,8 @@ final class PanelLinks {
     draft.wire(buttons.ref("14"), start, "start");
     draft.mean(stop, "stop", new Condition(buttons.id(), "stop", false));
     draft.mean(start, "start", new Condition(buttons.id(), "start"));
-    draft.set(SettingRole.CONTROL_WIRING, null, "three-wire");
-    draft.set(SettingRole.COMMAND_SOURCE, null, "terminals");
+    draft.set(SettingRole.CONTROL_WIRING, Option.THREE_WIRE);
+    draft.set(SettingRole.COMMAND_SOURCE, Option.TERMINALS);
   }
 
   /**
@@ -49,7 +50,7 @@ final class PanelLinks {
     draft.mean(
         start, delayedStart ? "start-delayed" : "start", new Condition(selector.id(), "hand"));
     draft.mean(manual, "manual-request", new Condition(selector.id(), "hand"));
-    draft.set(SettingRole.CONTROL_WIRING, null, "three-wire");
+    draft.set(SettingRole.CONTROL_WIRING, Option.THREE_WIRE);
     AnalogLinks.localPotentiometer(draft);
   }
 

@@ -19,6 +19,7 @@ import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -182,7 +183,7 @@ public final class StopLinks {
     }
     if (request.effect() == StopEffect.SS1_T && request.relay() == RelayClass.DELAYED) {
       draft.set(SettingRole.SAFE_STOP_DELAY, 0);
-      draft.set(SettingRole.STOP_MODE, null, "ramp");
+      draft.set(SettingRole.STOP_MODE, Option.RAMP);
       draft.set(SettingRole.DECELERATION_TIME, request.rampSeconds());
     } else if (request.effect() == StopEffect.SS1_T) {
       if (draft.axis().driveSheet().setting(SettingRole.SAFE_STOP_DELAY).isEmpty()) {
@@ -193,7 +194,7 @@ public final class StopLinks {
     } else {
       draft.set(SettingRole.SAFE_STOP_DELAY, 0);
     }
-    draft.select(drive, SelectorRole.STO_JUMPER, "removed");
+    draft.select(drive, SelectorRole.STO_JUMPER, Option.REMOVED);
     return channels;
   }
 
@@ -204,7 +205,7 @@ public final class StopLinks {
     PlacedDevice drive = draft.drive();
     List<TerminalRef> channels = all(drive, TerminalRole.SAFE_TORQUE_OFF);
     if (!channels.isEmpty() && channels.stream().allMatch(draft::isFree)) {
-      draft.select(drive, SelectorRole.STO_JUMPER, "fitted");
+      draft.select(drive, SelectorRole.STO_JUMPER, Option.FITTED);
     }
   }
 
@@ -237,7 +238,7 @@ public final class StopLinks {
     if (channels.isEmpty() || !channels.stream().allMatch(draft::isFree)) {
       return;
     }
-    draft.select(drive, SelectorRole.STO_JUMPER, "removed");
+    draft.select(drive, SelectorRole.STO_JUMPER, Option.REMOVED);
     for (int i = 0; i < channels.size(); i++) {
       PlacedDevice contactor = contactors.get(Math.min(i, contactors.size() - 1));
       draft.wire(draft.need(drive, TerminalRole.SUPPLY_24V), contactor.ref("13"), SIGNAL);
@@ -256,7 +257,9 @@ public final class StopLinks {
     }
     if (safeTorqueOff) {
       draft.select(
-          draft.drive(), SelectorRole.SAFETY_INPUT_KIND, tested ? "pulse-tested" : "contact");
+          draft.drive(),
+          SelectorRole.SAFETY_INPUT_KIND,
+          tested ? Option.PULSE_TESTED : Option.CONTACT);
     }
     if (feeds.size() < stopping.size()) {
       feeds = new ArrayList<>(List.of(feed(), feed()));
@@ -283,13 +286,14 @@ public final class StopLinks {
     draft.select(
         relay,
         SelectorRole.CROSS_FAULT_DETECTION,
-        request.crossFaultDetection() && !isCurtain(trigger) ? "on" : "off");
-    draft.select(relay, SelectorRole.RESET_MODE, request.manualReset() ? "manual" : "automatic");
+        request.crossFaultDetection() && !isCurtain(trigger) ? Option.ON : Option.OFF);
+    draft.select(
+        relay, SelectorRole.RESET_MODE, request.manualReset() ? Option.MANUAL : Option.AUTOMATIC);
     channels(trigger, relay);
     List<String> coils = coils(stopping);
     String button = resetLoop(relay, plus, coils);
     if (request.effect().usesSafeTorqueOff()) {
-      draft.select(draft.drive(), SelectorRole.SAFETY_INPUT_KIND, "contact");
+      draft.select(draft.drive(), SelectorRole.SAFETY_INPUT_KIND, Option.CONTACT);
     }
     outputs(relay, stopping);
     keep(List.of(trigger.id()), relay.id(), button, coils, request.effect());

@@ -4,6 +4,7 @@ import java.util.Optional;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -83,6 +84,36 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
   /** The choice that plays {@code role} for a terminal; {@code otherwise} where there is none. */
   public String choice(SettingRole role, String terminal, String otherwise) {
     return sheet.setting(role, terminal).flatMap(this::choice).orElse(otherwise);
+  }
+
+  /** Whether the choice of {@code role} is {@code option}; without such a setting, the other. */
+  public boolean is(SettingRole role, Option option, Option otherwise) {
+    return option(role, otherwise) == option;
+  }
+
+  /** Whether a terminal's choice is {@code option}; without such a setting, {@code otherwise}. */
+  public boolean is(SettingRole role, String terminal, Option option, Option otherwise) {
+    return option(role, terminal, otherwise) == option;
+  }
+
+  /** Whether the selector of {@code role} stands at {@code option}; without one, the other. */
+  public boolean is(SelectorRole role, Option option, Option otherwise) {
+    return selector(role, otherwise.word()).equals(option.word());
+  }
+
+  /** Whether a terminal's selector stands at {@code option}; without one, {@code otherwise}. */
+  public boolean is(SelectorRole role, String terminal, Option option, Option otherwise) {
+    return selector(role, terminal, otherwise.word()).equals(option.word());
+  }
+
+  /** The choice of {@code role}; {@code otherwise} where the drive has no such setting. */
+  public Option option(SettingRole role, Option otherwise) {
+    return Option.of(choice(role, otherwise.word())).orElse(otherwise);
+  }
+
+  /** The choice of a terminal; {@code otherwise} where it has no such setting. */
+  public Option option(SettingRole role, String terminal, Option otherwise) {
+    return Option.of(choice(role, terminal, otherwise.word())).orElse(otherwise);
   }
 
   /** The position of the drive's selector for {@code role}; {@code otherwise} where it has none. */

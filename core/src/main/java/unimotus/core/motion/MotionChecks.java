@@ -15,6 +15,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.MotorTorque;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
@@ -138,7 +139,7 @@ public final class MotionChecks {
           MotorFormulas.synchronousRpm(top, MotorFormulas.poles(plate)),
           settings.number(SettingRole.ACCELERATION_TIME, 10) * overBase,
           settings.number(SettingRole.DECELERATION_TIME, 10) * overBase,
-          settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp"),
+          settings.is(SettingRole.STOP_MODE, Option.RAMP, Option.RAMP),
           MotorTorque.of(axis),
           load);
     }

@@ -10,6 +10,7 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 
@@ -89,21 +90,28 @@ final class AnalogPathChecks {
         || axis.driveSheet().selector(SelectorRole.INPUT_KIND, terminal).isEmpty()) {
       return;
     }
-    String kind = settings.selector(SelectorRole.INPUT_KIND, terminal, "voltage");
+    boolean onCurrent =
+        settings.is(SelectorRole.INPUT_KIND, terminal, Option.CURRENT, Option.VOLTAGE);
     String set = settings.choice(SettingRole.ANALOG_RANGE, terminal, "");
-    boolean current =
-        SignalRange.ofLabel(set).map(SignalRange::isCurrent).orElse(kind.equals("current"));
-    if (current != kind.equals("current")) {
+    boolean current = SignalRange.ofLabel(set).map(SignalRange::isCurrent).orElse(onCurrent);
+    if (current != onCurrent) {
       findings.add(
           Severity.ERROR,
           Rule.INPUT_SELECTOR,
           "drive/" + terminal,
           "the switch of %s stands at %s, %s is set to %s"
-              .formatted(terminal, kind, findings.code(SettingRole.ANALOG_RANGE, terminal), set),
+              .formatted(
+                  terminal,
+                  kind(onCurrent),
+                  findings.code(SettingRole.ANALOG_RANGE, terminal),
+                  set),
           "The switch decides what the terminal takes; the setting only scales it.",
-          "Put the switch to %s, with the drive switched off."
-              .formatted(current ? "current" : "voltage"));
+          "Put the switch to %s, with the drive switched off.".formatted(kind(current)));
     }
+  }
+
+  private static String kind(boolean current) {
+    return (current ? Option.CURRENT : Option.VOLTAGE).word();
   }
 
   private void checkFullScale() {
@@ -167,7 +175,7 @@ final class AnalogPathChecks {
   }
 
   private void checkSignalLoss() {
-    if (link.input().range().hasLiveZero() && link.input().lossAction().equals("none")) {
+    if (link.input().range().hasLiveZero() && link.input().lossAction() == Option.NONE) {
       findings.add(
           Severity.WARNING,
           Rule.SIGNAL_LOSS,

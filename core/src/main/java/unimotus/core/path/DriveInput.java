@@ -6,6 +6,7 @@ import java.util.Optional;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.derivation.Step;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.Option;
 
 /**
  * The drive's analog input reads the signal as a percentage of its own range: p = (s − s₀)/(s₁₀₀ −
@@ -36,7 +37,7 @@ public record DriveInput(
     double deadBandPercent,
     boolean inverted,
     int converterBits,
-    String lossAction)
+    Option lossAction)
     implements Stage {
 
   @Override
@@ -113,7 +114,7 @@ public record DriveInput(
     if (range.isLost(got)) {
       return Optional.of(
           "%s is below the live zero: the drive takes it for a broken wire (%s)"
-              .formatted(text(got, range.unit()), lossAction));
+              .formatted(text(got, range.unit()), lossAction.word()));
     }
     double percent = range.percentAt(got);
     if (percent > 100 + step()) {
@@ -130,7 +131,7 @@ public record DriveInput(
 
   /** Whether the drive takes this signal for a broken wire and acts on it. */
   public boolean isLost(double signal) {
-    return range.isLost(received(signal)) && !lossAction.equals("none");
+    return range.isLost(received(signal)) && lossAction != Option.NONE;
   }
 
   /** This input set to another range. */

@@ -19,6 +19,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.Figure;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -246,13 +247,12 @@ public final class PathFactory {
     SignalRange set =
         SignalRange.ofLabel(settings.choice(SettingRole.ANALOG_RANGE, terminal, sent.label()))
             .orElse(sent);
-    String kind =
-        settings.selector(
-            SelectorRole.INPUT_KIND, terminal, set.isCurrent() ? "current" : "voltage");
+    Option usual = set.isCurrent() ? Option.CURRENT : Option.VOLTAGE;
+    boolean current = settings.is(SelectorRole.INPUT_KIND, terminal, Option.CURRENT, usual);
     return new DriveInput(
         terminal,
         sent,
-        asWired(set, kind),
+        asWired(set, current),
         axis.driveSheet()
             .terminal(terminal)
             .map(t -> t.figure(Figure.BURDEN_OHMS))
@@ -260,17 +260,16 @@ public final class PathFactory {
         1,
         0,
         settings.number(SettingRole.DEAD_BAND, terminal, 0),
-        settings.choice(SettingRole.ANALOG_INVERT, terminal, "off").equals("on"),
+        settings.is(SettingRole.ANALOG_INVERT, terminal, Option.ON, Option.OFF),
         axis.driveSheet().converterBits(),
-        settings.choice(SettingRole.LOSS_ACTION, terminal, "none"));
+        settings.option(SettingRole.LOSS_ACTION, terminal, Option.NONE));
   }
 
   /**
    * The range the input really has: the selector decides volts or milliamps, the setting the span.
    * A setting that names the other kind scales to the same share of that kind's converter span.
    */
-  private static SignalRange asWired(SignalRange set, String kind) {
-    boolean current = kind.equals("current");
+  private static SignalRange asWired(SignalRange set, boolean current) {
     if (set.isCurrent() == current) {
       return set;
     }
@@ -312,7 +311,7 @@ public final class PathFactory {
         MotorFormulas.ratedSlipRpm(plate),
         MotorFormulas.ratedTorqueNewtonMetres(plate),
         ShaftLoad.of(axis),
-        settings.choice(SettingRole.SLIP_COMPENSATION, "off").equals("on"));
+        settings.is(SettingRole.SLIP_COMPENSATION, Option.ON, Option.OFF));
   }
 
   private static AnswerPath answer(AxisAssembly axis, EffectiveSettings settings) {

@@ -50,6 +50,9 @@ public final class Predictor {
   /** Key of the status while run is commanded. */
   public static final String RUN_STATUS = "permission.run";
 
+  /** Key of the volts at the run input while run is commanded. */
+  public static final String RUN_VOLTS = "permission.run.volts";
+
   /** The keys of the states the drive shows. */
   public static final Set<String> PERMISSION_KEYS = Set.of(OPEN_STATUS, CLOSED_STATUS, RUN_STATUS);
 
@@ -179,6 +182,7 @@ public final class Predictor {
             STATES,
             "Reference at 0 %, command run. Uncoupled the first time.",
             EnumSet.of(WIRES, DRIVE, PROGRAM)));
+    predictions.addAll(RunPredictions.of(axis));
   }
 
   private void direction() {

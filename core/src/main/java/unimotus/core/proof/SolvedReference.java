@@ -5,6 +5,7 @@ import java.util.OptionalDouble;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.path.AnalogLink;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.Installation;
@@ -74,7 +75,7 @@ final class SolvedReference {
     double received =
         solver.solve(CommandState.REST.withSignal(output, full)).received(input).orElse(0);
     return isOfOneKind()
-        && link.input().lossAction().equals("fault")
+        && link.input().lossAction() == Option.FAULT
         && link.input().isLost(received);
   }
 

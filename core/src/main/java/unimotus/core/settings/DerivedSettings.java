@@ -14,6 +14,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -132,7 +133,7 @@ public final class DerivedSettings {
   private void commands() {
     choice(
         axis.driveSheet().setting(SettingRole.COMMAND_SOURCE),
-        "terminals",
+        Option.TERMINALS.word(),
         "Run and stop come over wires.");
     String input = axis.axis().reference().input();
     if (input != null) {

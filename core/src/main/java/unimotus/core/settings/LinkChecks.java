@@ -10,6 +10,7 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 
 /** Whether the settings of a drive fit the register fieldbus it is on. */
@@ -29,7 +30,7 @@ public final class LinkChecks {
   /** Whether the drive takes run and stop over its fieldbus, from registers that are known. */
   public static boolean isCommandedByLink(AxisAssembly axis) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    return settings.choice(SettingRole.COMMAND_SOURCE, "terminals").equals("fieldbus")
+    return settings.is(SettingRole.COMMAND_SOURCE, Option.FIELDBUS, Option.TERMINALS)
         && !axis.record().fieldbus().registers().isEmpty();
   }
 

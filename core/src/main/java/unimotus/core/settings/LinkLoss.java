@@ -4,6 +4,7 @@ import java.util.Optional;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 
@@ -30,10 +31,10 @@ public record LinkLoss(
     /** It goes on with the last words. */
     HOLD;
 
-    private static Action of(String choice) {
+    private static Action of(Option choice) {
       return switch (choice) {
-        case "fault" -> FAULT;
-        case "stop" -> STOP;
+        case FAULT -> FAULT;
+        case STOP -> STOP;
         default -> HOLD;
       };
     }
@@ -42,12 +43,12 @@ public record LinkLoss(
   /** The lost link of an axis' drive. */
   public static LinkLoss of(AxisAssembly axis) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    boolean ramp = settings.choice(SettingRole.STOP_MODE, "ramp").equals("ramp");
+    boolean ramp = settings.is(SettingRole.STOP_MODE, Option.RAMP, Option.RAMP);
     return new LinkLoss(
         axis.driveSheet().setting(SettingRole.LINK_TIMEOUT).map(SettingDefinition::code),
         settings.number(SettingRole.LINK_TIMEOUT, 0),
         axis.driveSheet().setting(SettingRole.LINK_LOSS_ACTION).map(SettingDefinition::code),
-        Action.of(settings.choice(SettingRole.LINK_LOSS_ACTION, "hold")),
+        Action.of(settings.option(SettingRole.LINK_LOSS_ACTION, Option.HOLD)),
         ramp ? settings.number(SettingRole.DECELERATION_TIME, 0) : 0);
   }
 

@@ -7,6 +7,7 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 
@@ -25,16 +26,16 @@ public final class SettingChecks {
 
   private static void checkCommandSource(
       AxisAssembly axis, EffectiveSettings settings, List<Finding> found) {
-    String source = settings.choice(SettingRole.COMMAND_SOURCE, "terminals");
-    boolean meant = source.equals("fieldbus") && LinkChecks.isCommandedByLink(axis);
-    if (!source.equals("terminals") && !meant && settings.inputFor("run-forward").isPresent()) {
+    Option source = settings.option(SettingRole.COMMAND_SOURCE, Option.TERMINALS);
+    boolean meant = source == Option.FIELDBUS && LinkChecks.isCommandedByLink(axis);
+    if (source != Option.TERMINALS && !meant && settings.inputFor("run-forward").isPresent()) {
       found.add(
           new Finding(
               Severity.ERROR,
               Rule.COMMAND_SOURCE,
               place(axis, code(axis, SettingRole.COMMAND_SOURCE)),
               "the drive takes run and stop from its %s, the axis is commanded over terminals"
-                  .formatted(source),
+                  .formatted(source.word()),
               "The run contact will close and nothing will happen; from the keypad it works.",
               "Set the command source to terminals."));
     }

@@ -50,13 +50,13 @@ public enum SelectorRole {
   /** The positions such a switch can have; empty where they are numbers of its own. */
   public List<String> words() {
     return switch (this) {
-      case INPUT_LOGIC -> List.of("source", "sink");
-      case INPUT_KIND -> List.of("voltage", "current");
+      case INPUT_LOGIC -> Option.words(Option.SOURCE, Option.SINK);
+      case INPUT_KIND -> Option.words(Option.VOLTAGE, Option.CURRENT);
       case CHANNEL_RANGE -> Arrays.stream(SignalRange.values()).map(SignalRange::label).toList();
-      case STO_JUMPER -> List.of("fitted", "removed");
-      case SAFETY_INPUT_KIND -> List.of("contact", "pulse-tested");
-      case CROSS_FAULT_DETECTION -> List.of("on", "off");
-      case RESET_MODE -> List.of("automatic", "manual");
+      case STO_JUMPER -> Option.words(Option.FITTED, Option.REMOVED);
+      case SAFETY_INPUT_KIND -> Option.words(Option.CONTACT, Option.PULSE_TESTED);
+      case CROSS_FAULT_DETECTION -> Option.words(Option.ON, Option.OFF);
+      case RESET_MODE -> Option.words(Option.AUTOMATIC, Option.MANUAL);
       case RAW_FULL_SCALE, DISCREPANCY_TIME, MAINS_VOLTAGE, MAINS_FEED -> List.of();
     };
   }

@@ -99,7 +99,7 @@ public enum SettingRole {
   /** {@code fault}, {@code hold} or {@code stop} after that time. */
   LINK_LOSS_ACTION;
 
-  private static final List<String> ON_OFF = List.of("on", "off");
+  private static final List<String> ON_OFF = Option.words(Option.ON, Option.OFF);
   private static final Set<SettingRole> MOTOR_DATA =
       EnumSet.of(
           MOTOR_POWER,
@@ -126,22 +126,23 @@ public enum SettingRole {
   /** Words that may stand for a choice of this meaning; empty where any may. */
   private List<String> known() {
     return switch (this) {
-      case STOP_MODE -> List.of("ramp", "coast");
-      case COMMAND_SOURCE, MANUAL_OWNER -> List.of("terminals", "keypad", "fieldbus");
-      case CONTROL_WIRING -> List.of("two-wire", "three-wire");
-      case RESTART_AT_POWER_UP, RESTART_AFTER_STO -> List.of("allowed", "blocked");
-      case INPUT_LEVEL -> List.of("active-high", "active-low");
+      case STOP_MODE -> Option.words(Option.RAMP, Option.COAST);
+      case COMMAND_SOURCE, MANUAL_OWNER ->
+          Option.words(Option.TERMINALS, Option.KEYPAD, Option.FIELDBUS);
+      case CONTROL_WIRING -> Option.words(Option.TWO_WIRE, Option.THREE_WIRE);
+      case RESTART_AT_POWER_UP, RESTART_AFTER_STO -> Option.words(Option.ALLOWED, Option.BLOCKED);
+      case INPUT_LEVEL -> Option.words(Option.ACTIVE_HIGH, Option.ACTIVE_LOW);
       case SLIP_COMPENSATION, ANALOG_INVERT -> ON_OFF;
       case INPUT_FUNCTION, OUTPUT_FUNCTION -> meanings();
       case ANALOG_RANGE, ANSWER_RANGE ->
           Arrays.stream(SignalRange.values()).map(SignalRange::label).toList();
-      case LOSS_ACTION -> List.of("none", "fault", "hold");
-      case LINK_LOSS_ACTION -> List.of("fault", "hold", "stop");
-      case PARITY -> List.of("none", "even", "odd");
-      case TORQUE_CURVE -> List.of("constant", "quadratic");
-      case AUTO_TUNE -> List.of("not-done", "done");
-      case ACCESS_LEVEL -> List.of("basic", "extended");
-      case FACTORY_RESET -> List.of("none", "all", "keep-link");
+      case LOSS_ACTION -> Option.words(Option.NONE, Option.FAULT, Option.HOLD);
+      case LINK_LOSS_ACTION -> Option.words(Option.FAULT, Option.HOLD, Option.STOP);
+      case PARITY -> Option.words(Option.NONE, Option.EVEN, Option.ODD);
+      case TORQUE_CURVE -> Option.words(Option.CONSTANT, Option.QUADRATIC);
+      case AUTO_TUNE -> Option.words(Option.NOT_DONE, Option.DONE);
+      case ACCESS_LEVEL -> Option.words(Option.BASIC, Option.EXTENDED);
+      case FACTORY_RESET -> Option.words(Option.NONE, Option.ALL, Option.KEEP_LINK);
       default -> List.of();
     };
   }

@@ -13,6 +13,7 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
@@ -59,7 +60,12 @@ final class Repairs {
             new Repair(
                 "the works jumper over safe torque off of %s is fitted"
                     .formatted(drive.device().name()),
-                c -> c.with(selected(c.device(drive.id()), SelectorRole.STO_JUMPER, "removed"))));
+                c ->
+                    c.with(
+                        selected(
+                            c.device(drive.id()),
+                            SelectorRole.STO_JUMPER,
+                            Option.REMOVED.word()))));
       }
     }
     circuit.allWires().forEach(w -> repairs.add(new Repair(bridge(w), c -> without(c, w))));

@@ -9,6 +9,7 @@ import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorTorque;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 
 /** Lays the phases of a stop one after the other. Not thread-safe. */
@@ -31,8 +32,7 @@ final class ShaftCourse {
   ShaftCourse(AxisAssembly axis, double fieldRpm) {
     boolean compensated =
         new EffectiveSettings(axis.drive(), axis.driveSheet())
-            .choice(SettingRole.SLIP_COMPENSATION, "off")
-            .equals("on");
+            .is(SettingRole.SLIP_COMPENSATION, Option.ON, Option.OFF);
     this.load = ShaftLoad.of(axis);
     this.shaft = new VirtualShaft(load, MotorTorque.of(axis), compensated, DT);
     this.fieldRpm = fieldRpm;

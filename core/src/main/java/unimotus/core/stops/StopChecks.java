@@ -187,17 +187,12 @@ public final class StopChecks {
 
   /** Whether the drive's safety inputs are told what really feeds them. */
   private void checkFeed(StopCircuit circuit) {
-    Optional<String> kind =
-        circuit
-            .drive()
-            .sheet()
-            .selector(SelectorRole.SAFETY_INPUT_KIND)
-            .map(s -> circuit.drive().selector(SelectorRole.SAFETY_INPUT_KIND, s.initial()));
+    boolean hasKind = circuit.drive().sheet().selector(SelectorRole.SAFETY_INPUT_KIND).isPresent();
     Optional<Boolean> pulses = FeedKind.of(circuit);
-    if (!stop.effect().usesSafeTorqueOff() || kind.isEmpty() || pulses.isEmpty()) {
+    if (!stop.effect().usesSafeTorqueOff() || !hasKind || pulses.isEmpty()) {
       return;
     }
-    boolean setForPulses = kind.get().equals("pulse-tested");
+    boolean setForPulses = circuit.drive().isPulseTested();
     if (pulses.get() != setForPulses) {
       add(
           Severity.ERROR,

@@ -23,6 +23,7 @@ import unimotus.core.machine.Wire;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Meaning;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -280,7 +281,7 @@ public final class StopCircuit {
 
   /** Whether the works jumper bridges a drive's safe torque off. */
   static boolean isJumpered(PlacedDevice drive) {
-    return drive.selector(SelectorRole.STO_JUMPER, "removed").equals("fitted");
+    return drive.is(SelectorRole.STO_JUMPER, Option.FITTED, Option.REMOVED);
   }
 
   /** The controller's outputs that are on while it commands motion over the run inputs. */
@@ -304,7 +305,7 @@ public final class StopCircuit {
    * whose sheet is silent is taken to do so.
    */
   static boolean restartsAfterStop(PlacedDevice drive) {
-    return drive.choice(SettingRole.RESTART_AFTER_STO, null, "allowed").equals("allowed");
+    return drive.is(SettingRole.RESTART_AFTER_STO, Option.ALLOWED, Option.ALLOWED);
   }
 
   /**
@@ -312,12 +313,12 @@ public final class StopCircuit {
    * silent is taken to do so.
    */
   static boolean restartsAtPowerUp(PlacedDevice drive) {
-    return drive.choice(SettingRole.RESTART_AT_POWER_UP, null, "allowed").equals("allowed");
+    return drive.is(SettingRole.RESTART_AT_POWER_UP, Option.ALLOWED, Option.ALLOWED);
   }
 
   /** Whether a relay is set to wait for the reset button to be pressed and let go. */
   static boolean isManualReset(PlacedDevice relay) {
-    return relay.selector(SelectorRole.RESET_MODE, "manual").equals("manual");
+    return relay.is(SelectorRole.RESET_MODE, Option.MANUAL, Option.MANUAL);
   }
 
   /** Whether the reset of this stop has to be pressed and let go. */
@@ -328,7 +329,7 @@ public final class StopCircuit {
 
   /** Whether a safety relay takes notice when its channels differ for too long. */
   static boolean watchesDiscrepancy(PlacedDevice relay) {
-    return !relay.selector(SelectorRole.DISCREPANCY_TIME, "off").equals("off");
+    return !relay.is(SelectorRole.DISCREPANCY_TIME, Option.OFF, Option.OFF);
   }
 
   /** Whether a drive takes notice when its safe torque off channels differ. */
@@ -343,11 +344,7 @@ public final class StopCircuit {
 
   /** Volts a terminal sees, against the end of its circuit; empty where it floats. */
   public OptionalDouble voltsAt(LineSolution solution, TerminalRef terminal) {
-    PlacedDevice device = device(terminal.device());
-    return terminal(terminal)
-        .flatMap(device::commonOf)
-        .map(zero -> solution.volts(terminal, zero))
-        .orElse(OptionalDouble.empty());
+    return solution.voltsToOwnZero(terminal);
   }
 
   /** The wires that bring each channel to what watches it: the relay, else what stops. */
@@ -398,7 +395,7 @@ public final class StopCircuit {
   }
 
   private static boolean isTesting(PlacedDevice device) {
-    return device.selector(SelectorRole.CROSS_FAULT_DETECTION, "off").equals("on")
+    return device.is(SelectorRole.CROSS_FAULT_DETECTION, Option.ON, Option.OFF)
         || device.isPulseTested();
   }
 

@@ -8,6 +8,7 @@ import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Meaning;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -32,7 +33,7 @@ record StopRamp(double rampSeconds, double delaySeconds, String delayedBy, boole
     EffectiveSettings settings =
         new EffectiveSettings(circuit.axis().drive(), circuit.axis().driveSheet());
     double normal =
-        settings.choice(SettingRole.STOP_MODE, "coast").equals("ramp")
+        settings.is(SettingRole.STOP_MODE, Option.RAMP, Option.COAST)
             ? settings.number(SettingRole.DECELERATION_TIME, 0)
             : 0;
     if (circuit.stop().effect() == StopEffect.RUN_INPUTS) {

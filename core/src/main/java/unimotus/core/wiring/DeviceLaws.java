@@ -19,6 +19,7 @@ import unimotus.core.analog.SignalRange;
 import unimotus.core.circuit.Characteristic;
 import unimotus.core.circuit.Law;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -72,7 +73,7 @@ final class DeviceLaws {
   }
 
   private boolean jumperFitted() {
-    return device.selector(SelectorRole.STO_JUMPER, "removed").equals("fitted");
+    return device.is(SelectorRole.STO_JUMPER, Option.FITTED, Option.REMOVED);
   }
 
   /**

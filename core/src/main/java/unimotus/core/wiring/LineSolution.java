@@ -100,6 +100,18 @@ public final class LineSolution {
     return point == null || node.isEmpty() ? 0 : point.volts(node.getAsInt());
   }
 
+  /**
+   * Volts of a terminal against the end of its own circuit, as a meter at that device shows; empty
+   * where the device has no zero of its own, or the terminal floats against it.
+   */
+  public OptionalDouble voltsToOwnZero(TerminalRef ref) {
+    return installation
+        .device(ref.device())
+        .flatMap(d -> installation.terminal(ref).flatMap(d::commonOf))
+        .map(zero -> volts(ref, zero))
+        .orElse(OptionalDouble.empty());
+  }
+
   /** Amperes in a wire, positive from its first end to its second; empty without a solution. */
   public OptionalDouble wireAmperes(String wire) {
     return amperes(map.branchOfWire(wire));

@@ -9,6 +9,7 @@ import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -64,7 +65,17 @@ public record PlacedDevice(Device device, DeviceSheet sheet) {
    */
   public boolean takesCurrent(String terminal) {
     String kind = selector(SelectorRole.INPUT_KIND, terminal, "");
-    return kind.isEmpty() ? rangeOf(terminal).isCurrent() : kind.equals("current");
+    return kind.isEmpty() ? rangeOf(terminal).isCurrent() : kind.equals(Option.CURRENT.word());
+  }
+
+  /** Whether the device's selector stands at {@code option}; without one, {@code otherwise}. */
+  public boolean is(SelectorRole role, Option option, Option otherwise) {
+    return selector(role, otherwise.word()).equals(option.word());
+  }
+
+  /** Whether a drive's choice is {@code option}; without such a setting, {@code otherwise}. */
+  public boolean is(SettingRole role, Option option, Option otherwise) {
+    return choice(role, null, otherwise.word()).equals(option.word());
   }
 
   /** The choice a drive's setting stands at; {@code otherwise} where there is no such setting. */
@@ -100,11 +111,11 @@ public record PlacedDevice(Device device, DeviceSheet sheet) {
 
   /** Whether the device's safety inputs expect test pulses instead of plain contacts. */
   public boolean isPulseTested() {
-    return selector(SelectorRole.SAFETY_INPUT_KIND, "contact").equals("pulse-tested");
+    return is(SelectorRole.SAFETY_INPUT_KIND, Option.PULSE_TESTED, Option.CONTACT);
   }
 
   /** Whether the device's binary inputs want +24 V ({@code source}) as against 0 V. */
   public boolean inputsAreSource() {
-    return selector(SelectorRole.INPUT_LOGIC, "source").equals("source");
+    return is(SelectorRole.INPUT_LOGIC, Option.SOURCE, Option.SOURCE);
   }
 }

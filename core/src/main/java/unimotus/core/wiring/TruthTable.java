@@ -12,6 +12,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Intent;
 import unimotus.core.machine.Part;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.TerminalRole;
 
@@ -129,8 +130,7 @@ public record TruthTable(List<TerminalRef> inputs, List<Row> rows) {
     boolean level =
         installation
             .device(input.device())
-            .filter(
-                d -> d.choice(SettingRole.INPUT_LEVEL, null, "active-high").equals("active-low"))
+            .filter(d -> d.is(SettingRole.INPUT_LEVEL, Option.ACTIVE_LOW, Option.ACTIVE_HIGH))
             .isPresent();
     return level
         && installation

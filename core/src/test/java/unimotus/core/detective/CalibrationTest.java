@@ -162,7 +162,9 @@ class CalibrationTest {
       f.add(fault("slip × 3", Cause.SLIP, x -> x.slipRpmPerNewtonMetre *= 3));
       f.add(fault("slip × 4", Cause.SLIP, x -> x.slipRpmPerNewtonMetre *= 4));
     }
-    f.add(standing("no run", Cause.NOT_RUNNING, "ready", "ready"));
+    f.add(noRun(a, "no run", Cause.NOT_RUNNING, 0));
+    f.add(noRun(a, "no run for want of volts", Cause.NOT_RUNNING, 0.3));
+    f.add(noRun(a, "terminal set otherwise", Cause.RUN_IGNORED, 1));
     f.add(standing("no permission", Cause.NOT_PERMITTED, "not permitted", "not permitted"));
     f.add(standing("fault", Cause.DRIVE_FAULT, "fault", "fault"));
     f.add(fault("runs at rest", Cause.RUN_AT_REST, x -> x.closed = "running"));
@@ -179,6 +181,14 @@ class CalibrationTest {
           x.closed = closed;
           x.run = run;
         });
+  }
+
+  /** Without a wire for it nothing tells a command that does not arrive from one not taken. */
+  private static Fault noRun(SimulatedAxis a, String name, Cause cause, double share) {
+    Set<Cause> causes =
+        a.register ? EnumSet.of(Cause.NOT_RUNNING, Cause.RUN_IGNORED) : EnumSet.of(cause);
+    Consumer<SimulatedAxis> spoil = standing(name, cause, "ready", "ready").spoil();
+    return new Fault(name, causes, spoil.andThen(x -> x.shareOfRunVolts = share));
   }
 
   /** What may be wrong on volts and milliamps. */
@@ -343,6 +353,9 @@ class CalibrationTest {
     for (Prediction p : predictions) {
       if (words.containsKey(p.key())) {
         readings.put(p.key(), reading(p.key(), null, words.get(p.key())));
+      } else if (p.key().equals(Predictor.RUN_VOLTS)
+          && p.expectation() instanceof Expectation.Amount e) {
+        readings.put(p.key(), reading(p.key(), axis.shareOfRunVolts * e.value(), null));
       } else if (p.key().matches("ref\\d+\\..*")
           && p.expectation() instanceof Expectation.Amount e) {
         String[] key = p.key().substring(3).split("\\.");

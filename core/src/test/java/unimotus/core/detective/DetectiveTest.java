@@ -1,6 +1,7 @@
 package unimotus.core.detective;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -428,5 +429,40 @@ class DetectiveTest {
               assertThat(c.signature()).isNotBlank();
               assertThat(c.remedy()).isNotBlank();
             });
+  }
+
+  /** A drive that is ready and does not run: the meter at its run input parts wire from setting. */
+  @Test
+  void forAMissingRunCommandTheRunInputIsProbed() {
+    AxisAssembly axis = Fixtures.assembly();
+    SignalPath path = PathFactory.of(axis);
+    List<Prediction> predictions = Predictor.predict(axis, path);
+    Prediction volts =
+        predictions.stream()
+            .filter(p -> p.key().equals(Predictor.RUN_VOLTS))
+            .findFirst()
+            .orElseThrow();
+    Reading ready =
+        new Reading(
+            "belt", Predictor.RUN_STATUS, null, "ready", "", "2026-01-31T14:05:00Z", "", Map.of());
+    Diagnosis first = Detective.diagnose(path, predictions, List.of(ready));
+    assertThat(first.next().prediction()).isEqualTo(volts);
+    double full = ((Expectation.Amount) volts.expectation()).value();
+    assertThat(full).isCloseTo(24, within(1.5));
+    assertThat(
+            leading(
+                Detective.diagnose(
+                    path, predictions, List.of(ready, number(Predictor.RUN_VOLTS, full)))))
+        .isEqualTo(Cause.RUN_IGNORED);
+    assertThat(
+            leading(
+                Detective.diagnose(
+                    path, predictions, List.of(ready, number(Predictor.RUN_VOLTS, 0.1)))))
+        .isEqualTo(Cause.NOT_RUNNING);
+    assertThat(
+            leading(
+                Detective.diagnose(
+                    path, predictions, List.of(ready, number(Predictor.RUN_VOLTS, 6)))))
+        .isEqualTo(Cause.NOT_RUNNING);
   }
 }

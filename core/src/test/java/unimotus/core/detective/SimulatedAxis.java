@@ -49,6 +49,7 @@ final class SimulatedAxis implements Cloneable {
   String closed = "ready";
   String run = "running";
   String open = "not permitted";
+  double shareOfRunVolts = 1;
 
   // Motor and machine.
   double poles = 4;

@@ -1,6 +1,7 @@
 package unimotus.core.detective;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -64,7 +65,9 @@ class TimesDetectiveTest {
   void aRampThatTakesLongerIsARamp() {
     Suspicion both = leading(Map.of(Predictor.RAMP_UP, 2.0, Predictor.STOP_TIME, 2.0));
     assertThat(both.cause()).isEqualTo(Cause.RAMP_TIME);
-    assertThat(both.variant().text()).contains("2");
+    assertThat(both.variant().scaled())
+        .hasEntrySatisfying(Predictor.RAMP_UP, f -> assertThat(f).isCloseTo(2, within(0.1)))
+        .hasEntrySatisfying(Predictor.STOP_TIME, f -> assertThat(f).isCloseTo(2, within(0.1)));
     assertThat(leading(Map.of(Predictor.STOP_TIME, 0.4)).cause()).isEqualTo(Cause.RAMP_TIME);
   }
 

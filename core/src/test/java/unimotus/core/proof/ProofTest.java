@@ -86,11 +86,12 @@ class ProofTest {
             "permission.open",
             "permission.closed",
             "permission.run",
+            "permission.run.volts",
             "direction.jog",
             "ramp.up",
             "stop.time",
             "stop.coast");
-    assertThat(all).hasSize(4 + 5 * 5 + 3);
+    assertThat(all).hasSize(5 + 5 * 5 + 3);
     assertThat(new HashSet<>(all.stream().map(Prediction::key).toList())).hasSameSizeAs(all);
     assertThat(all)
         .allSatisfy(

@@ -1,5 +1,8 @@
 package unimotus.core.wiring;
 
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
@@ -12,6 +15,7 @@ import java.util.regex.Pattern;
 import unimotus.core.circuit.Branch;
 import unimotus.core.circuit.Characteristic;
 import unimotus.core.circuit.Circuit;
+import unimotus.core.circuit.DcSolver;
 import unimotus.core.circuit.Law;
 import unimotus.core.circuit.OperatingPoint;
 
@@ -134,5 +138,19 @@ public final class Ngspice {
 
   private static void append(StringBuilder pairs, Characteristic law, double volts) {
     pairs.append(", ").append(volts).append(", ").append(law.amperesAt(volts));
+  }
+
+  /** Asserts that the own solver agrees node by node, within 1 mV or 0.1 %. */
+  public static void agrees(Circuit circuit, String what, Path folder) throws Exception {
+    OperatingPoint own = (OperatingPoint) DcSolver.solve(circuit);
+    Map<Integer, Double> other = volts(circuit, own, folder);
+    assertThat(other).as(what).hasSize(circuit.nodes().size());
+    for (Map.Entry<Integer, Double> node : other.entrySet()) {
+      double mine = own.volts(node.getKey());
+      double tolerance = Math.max(1e-3, 1e-3 * Math.abs(node.getValue()));
+      assertThat(mine)
+          .as("%s: %s", what, circuit.nodes().get(node.getKey()))
+          .isEqualTo(node.getValue(), within(tolerance));
+    }
   }
 }

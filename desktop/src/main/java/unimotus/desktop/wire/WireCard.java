@@ -217,11 +217,22 @@ final class WireCard extends VBox {
         drop.isEmpty()
             ? "no drop"
             : "drop %s mV".formatted(readout.fixed(Math.abs(drop.getAsDouble()) * 1000, 2));
-    return "%s V to its zero · %s mA · %s over %s Ω"
+    return "%s · %s mA · %s over %s Ω"
         .formatted(
-            readout.fixed(solution.voltsToGround(wire.from()), 2),
+            volts(solution, readout, wire),
             readout.fixed(amperes.getAsDouble() * 1000, 2),
             lost,
             readout.fixed(wire.make().ohms(), 3));
+  }
+
+  /** Volts of the wire at an end whose device has a zero of its own, with the terminals named. */
+  private String volts(LineSolution solution, Readout readout, Wire wire) {
+    for (TerminalRef end : List.of(wire.to(), wire.from())) {
+      OptionalDouble volts = solution.voltsToOwnZero(end);
+      if (volts.isPresent()) {
+        return "%s V at %s to its zero".formatted(readout.fixed(volts.getAsDouble(), 2), end);
+      }
+    }
+    return "no zero at either end to measure to";
   }
 }

@@ -1,40 +1,29 @@
-package unimotus.workbench.wiring;
+package unimotus.core.wiring;
 
 import static org.assertj.core.api.Assertions.assertThat;
-import static org.assertj.core.api.Assertions.within;
 import static org.junit.jupiter.api.Assumptions.assumeTrue;
 
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.BeforeAll;
-import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import unimotus.core.Lines;
 import unimotus.core.circuit.Circuit;
-import unimotus.core.circuit.DcSolver;
-import unimotus.core.circuit.OperatingPoint;
 import unimotus.core.link.LinkKind;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
-import unimotus.core.wiring.CommandState;
-import unimotus.core.wiring.Installation;
-import unimotus.core.wiring.LineSolver;
-import unimotus.core.wiring.Ngspice;
-import unimotus.core.wiring.TruthTable;
-import unimotus.core.wiring.WiringFault;
-import unimotus.workbench.Demo;
 
 /**
  * The solver against an independent simulator: every commanded state of sound and of wrong wirings,
  * node by node, within 1 mV or 0.1 %.
  */
-class NgspiceTest {
+class LineNgspiceTest {
   private static boolean installed;
 
   @TempDir Path folder;
@@ -172,28 +161,7 @@ class NgspiceTest {
         new WiringFault.HighResistance("w2", 470));
   }
 
-  @Test
-  void theWholeDemoLineAgrees() throws Exception {
-    assumeTrue(installed, "ngspice is not installed");
-    LineSolver solver = new LineSolver(Installation.of(Demo.project(), Lines.SHEETS));
-    CommandState state =
-        CommandState.REST
-            .with(Lines.ref("controller-1:DO0"), true)
-            .with(Lines.ref("controller-1:RO0"), true)
-            .withSignal(Lines.ref("controller-1:AO0"), 12);
-    compare(solver.solve(state).circuit(), "demo line");
-  }
-
   private void compare(Circuit circuit, String what) throws Exception {
-    OperatingPoint own = (OperatingPoint) DcSolver.solve(circuit);
-    Map<Integer, Double> other = Ngspice.volts(circuit, own, folder);
-    assertThat(other).as(what).hasSize(circuit.nodes().size());
-    for (Map.Entry<Integer, Double> node : other.entrySet()) {
-      double mine = own.volts(node.getKey());
-      double tolerance = Math.max(1e-3, 1e-3 * Math.abs(node.getValue()));
-      assertThat(mine)
-          .as("%s: %s", what, circuit.nodes().get(node.getKey()))
-          .isEqualTo(node.getValue(), within(tolerance));
-    }
+    Ngspice.agrees(circuit, what, folder);
   }
 }

@@ -1,4 +1,4 @@
-package unimotus.workbench.wiring;
+package unimotus.core.link;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -11,18 +11,16 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import unimotus.core.Lines;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
-import unimotus.core.link.LinkKind;
-import unimotus.core.link.LinkPlan;
-import unimotus.core.link.LinkPlanner;
-import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.review.LineReview;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.wiring.TruthTable;
-import unimotus.workbench.WorkStep;
 
 /**
  * Every kind of link on every pair of shipped devices that can carry it: what it wires must do what
@@ -61,15 +59,70 @@ class LinkPlannerTest {
         LinkPlanner.plan(
             Lines.bare(controller, drive), Lines.SHEETS, LinkRequest.of(Lines.AXIS, kind));
     assertThat(plan.done()).isNotEmpty();
-    Set<Rule> rules =
-        LineReview.of(plan.project(), Lines.SHEETS).findings().stream()
-            .filter(f -> f.severity() == Severity.ERROR)
-            .filter(f -> WorkStep.of(f.rule()) == WorkStep.WIRE)
-            .map(Finding::rule)
-            .collect(Collectors.toSet());
+    Set<Rule> rules = errors(plan.project());
+    rules.removeAll(errors(Lines.bare(controller, drive)));
+    // How the program scales is no matter of the wires.
+    rules.removeAll(Set.of(Rule.RAW_FULL_SCALE, Rule.ANSWER_SCALE));
     rules.removeAll(
         Set.of(Rule.RUN_UNWIRED, Rule.REFERENCE_UNWIRED, Rule.NO_PERMISSION, Rule.INPUT_SELECTOR));
     assertThat(rules).isEmpty();
+  }
+
+  private static Set<Rule> errors(Project project) {
+    return LineReview.of(project, Lines.SHEETS).findings().stream()
+        .filter(f -> f.severity() == Severity.ERROR)
+        .map(Finding::rule)
+        .collect(Collectors.toSet());
+  }
+
+  /**
+   * Start and stop exchanged at the terminals, on every drive that latches: a stop that starts and
+   * a start that stops (common practice).
+   */
+  @ParameterizedTest
+  @MethodSource("everyLatchingPair")
+  void startAndStopExchangedAreTold(String controller, String drive) {
+    Project wired = Lines.with(Lines.bare(controller, drive), LinkKind.THREE_WIRE);
+    TerminalRef stop = inputOf(wired, Meaning.STOP);
+    TerminalRef start = inputOf(wired, Meaning.START);
+    Project crossed =
+        wired.withWires(
+            wired.wires().stream()
+                .map(w -> w.to().equals(stop) ? w.withEnds(w.from(), start) : w)
+                .map(
+                    w ->
+                        w.to().equals(start) && w.id().equals(wireTo(wired, start))
+                            ? w.withEnds(w.from(), stop)
+                            : w)
+                .toList());
+    List<Finding> told =
+        LineReview.of(crossed, Lines.SHEETS).findings().stream()
+            .filter(f -> f.severity() == Severity.ERROR)
+            .filter(f -> !errors(wired).contains(f.rule()))
+            .toList();
+    assertThat(told)
+        .anySatisfy(
+            f ->
+                assertThat(f.place() + f.seen())
+                    .contains(stop.terminal())
+                    .contains(start.terminal()));
+    assertThat(told).extracting(Finding::rule).contains(Rule.SWAPPED);
+  }
+
+  static Stream<Arguments> everyLatchingPair() {
+    return CONTROLLERS.stream().flatMap(c -> DRIVES.stream().map(d -> Arguments.of(c, d)));
+  }
+
+  private static TerminalRef inputOf(Project wired, Meaning meaning) {
+    return wired.intents().stream()
+        .filter(i -> i.meaning() == meaning)
+        .findFirst()
+        .orElseThrow()
+        .input();
+  }
+
+  private static String wireTo(Project wired, TerminalRef input) {
+    return wired.wires().stream().filter(w -> w.to().equals(input)).findFirst().orElseThrow().id();
   }
 
   @Test
