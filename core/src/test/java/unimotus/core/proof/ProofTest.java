@@ -8,11 +8,14 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
+import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.path.PathFactory;
@@ -235,5 +238,126 @@ class ProofTest {
         .hasMessageContaining("'gone'");
     assertThat(new Expectation.Amount(12, 0.09, MeasureUnit.MILLIAMPERE).text(QuantityFormat.PLAIN))
         .isEqualTo("12 ± 0.09 mA");
+  }
+
+  /** The rows of a register, and what the detective asks of it: one step of 0.01 Hz may be off. */
+  @Test
+  void aRegisterIsReadOnTheBus() {
+    Project project =
+        Fixtures.overRegister(Fixtures.reference(RegisterType.UNSIGNED_16, 0.01, "Hz", 400));
+    AxisAssembly axis = Fixtures.assembly(project);
+    List<Prediction> rows = Predictor.references(axis, PathFactory.of(axis));
+    assertThat(rows)
+        .extracting(Prediction::key)
+        .containsExactlyElementsOf(
+            Stream.concat(
+                    Stream.of("direction.jog"),
+                    Predictor.REFERENCES.stream()
+                        .flatMap(
+                            r ->
+                                Stream.of("counts", "frequency", "shaft", "machine")
+                                    .map(s -> "ref%d.%s".formatted(r, s))))
+                .toList());
+    Prediction half =
+        rows.stream().filter(p -> p.key().equals("ref50.counts")).findFirst().orElseThrow();
+    assertThat(half.expectation()).isEqualTo(new Expectation.Amount(2500, 1, MeasureUnit.COUNTS));
+    assertThat(half.title()).isEqualTo("number in the register");
+    assertThat(half.instrument()).isEqualTo("register read on the bus");
+    assertThat(half.how()).startsWith("Command 50 %. Register and display");
+    assertThat(half.group()).isEqualTo("Reference 50 %");
+    assertThat(half.dependsOn())
+        .containsExactlyInAnyOrder(Part.PROGRAM, Part.CONTROLLER, Part.WIRES);
+  }
+
+  /** What each row of an analog link is read with, where, and how far it may be off (by hand). */
+  @Test
+  void everyStationHasItsInstrument() {
+    Project project = Fixtures.project();
+    Prediction counts = prediction(project, "ref75.counts");
+    assertThat(counts.expectation())
+        .isEqualTo(new Expectation.Amount(20736, 1, MeasureUnit.COUNTS));
+    assertThat(counts.title()).isEqualTo("counts to the module");
+    assertThat(counts.instrument()).isEqualTo("programming device");
+    Prediction signal = prediction(project, "ref75.signal");
+    assertThat(signal.instrument()).isEqualTo("loop meter");
+    assertThat(signal.where()).contains("AO0").endsWith("against its return");
+    // Half a percent of 16 mA and one step of 16 mA in 27648.
+    assertThat(tolerance(signal)).isCloseTo(0.08 + 16 / 27648.0, within(1e-4));
+    assertThat(tolerance(prediction(project, "ref75.frequency"))).isCloseTo(0.25, within(1e-9));
+    Prediction shaft = prediction(project, "ref100.shaft");
+    double slip = 1500 - ((Expectation.Amount) shaft.expectation()).value();
+    assertThat(tolerance(shaft)).isCloseTo(0.005 * 1500 + slip / 2, within(1e-6));
+    // The drum of 0.5 m behind 91.5 turns: π·0.5/91.5 metres a turn of the motor.
+    assertThat(tolerance(prediction(project, "ref100.machine")))
+        .isCloseTo(1.5 * tolerance(shaft) * Math.PI * 0.5 / 91.5, within(1e-6));
+    assertThat(prediction(project, "ref100.machine").title()).isEqualTo("speed of the machine");
+    assertThat(shaft.title()).isEqualTo("speed of the motor shaft");
+    assertThat(signal.title()).isEqualTo("signal on the wires");
+    assertThat(prediction(project, "ref75.frequency").title())
+        .isEqualTo("frequency on the display");
+    Project volts = Fixtures.withChannel(project, "AO0.range", "0-10 V");
+    assertThat(prediction(volts, "ref75.signal").instrument()).isEqualTo("voltmeter");
+    assertThat(prediction(project, "direction.jog").where()).isEqualTo("motor shaft");
+    assertThat(prediction(project, "permission.run").where()).isEqualTo("drive's display");
+  }
+
+  private static double tolerance(Prediction p) {
+    return ((Expectation.Amount) p.expectation()).tolerance();
+  }
+
+  /** Coasting instead of a ramp: both times are those of the coast. */
+  @Test
+  void aDriveThatCoastsStopsAsLongAsItCoasts() {
+    Project coasting = Fixtures.withSetting(Fixtures.project(), "P9", "coast");
+    Prediction stop = prediction(coasting, "stop.time");
+    Prediction coast = prediction(coasting, "stop.coast");
+    assertThat(stop.expectation()).isEqualTo(coast.expectation());
+    assertThat(stop.title()).endsWith("coasting");
+    assertThat(stop.simple().text()).contains("∫");
+    assertThat(prediction(Fixtures.project(), "stop.time").title()).endsWith("by ramp");
+    assertThat(coast.dependsOn()).doesNotContain(Part.STOP).contains(Part.MECHANICS, Part.POWER);
+  }
+
+  /** Nothing rubs: it coasts for ever, and no time is foretold. */
+  @Test
+  void aCoastWithoutEndHasNoTime() {
+    Project project = Fixtures.project();
+    Project free = project.with(Fixtures.axis(project).withLoad(new Load(20, 0, 0, 0, 1)));
+    assertThat(predictions(free)).extracting(Prediction::key).doesNotContain("stop.coast");
+  }
+
+  @Test
+  void aReadingIsShownInItsUnit() {
+    Project project = Fixtures.project();
+    AxisProof proof = judge(project, List.of(reading(project, "ref50.frequency", 25.2)));
+    assertThat(verdict(proof, "ref50.frequency").readingText(QuantityFormat.PLAIN))
+        .isEqualTo("25.2 Hz");
+    assertThat(verdict(proof, "ref50.shaft").readingText(QuantityFormat.PLAIN)).isEmpty();
+    assertThat(verdict(proof, "ref50.shaft").deviation()).isNaN();
+    assertThat(AxisProof.State.DIFFERS.label()).isEqualTo("differs from the prediction");
+    assertThat(Outcome.OPEN.label()).isEqualTo("not measured");
+    assertThat(Part.WIRES.label()).isNotBlank();
+  }
+
+  /** At the edge of its band a reading still agrees, a hair beyond it does not. */
+  @Test
+  void theEdgeAgrees() {
+    Expectation.Amount band = new Expectation.Amount(10, 0.5, MeasureUnit.ONE);
+    assertThat(Prover.agrees(band, amount(10.5))).isTrue();
+    assertThat(Prover.agrees(band, amount(9.5))).isTrue();
+    assertThat(Prover.agrees(band, amount(10.51))).isFalse();
+    assertThat(Prover.agrees(band, amount(9.49))).isFalse();
+    Reading word =
+        new Reading("belt", "x", null, "fault", "", "2026-01-01T00:00:00Z", "", Map.of());
+    assertThat(Prover.agrees(new Expectation.Word("ready", List.of("ready", "fault")), word))
+        .isFalse();
+    assertThat(Prover.agrees(new Expectation.Word("ready", List.of("ready", "fault")), amount(1)))
+        .isFalse();
+    assertThat(new Expectation.Word("ready", List.of("ready")).text(QuantityFormat.PLAIN))
+        .isEqualTo("ready");
+  }
+
+  private static Reading amount(double value) {
+    return new Reading("belt", "x", value, null, "", "2026-01-01T00:00:00Z", "", Map.of());
   }
 }
