@@ -1,5 +1,8 @@
 package unimotus.core.safety;
 
+import java.util.Locale;
+import java.util.Optional;
+
 /**
  * Performance level with the dangerous failures per hour it stands for (ISO 13849-1, table 2, from
  * memory).
@@ -26,7 +29,7 @@ public enum PerformanceLevel {
 
   /** The letter as it is written. */
   public String letter() {
-    return name().toLowerCase(java.util.Locale.ROOT);
+    return name().toLowerCase(Locale.ROOT);
   }
 
   /** This level, or another where that is lower. */
@@ -36,14 +39,14 @@ public enum PerformanceLevel {
 
   /**
    * The level of a probability of dangerous failure per hour. Better than the best band is still
-   * {@link #E}; worse than the worst is {@link #A}, which nothing less can be.
+   * {@link #E}; empty where it is worse than the worst band, or not known.
    */
-  public static PerformanceLevel of(double dangerousPerHour) {
-    for (int i = values().length - 1; i > 0; i--) {
+  public static Optional<PerformanceLevel> of(double dangerousPerHour) {
+    for (int i = values().length - 1; i >= 0; i--) {
       if (dangerousPerHour < values()[i].below) {
-        return values()[i];
+        return Optional.of(values()[i]);
       }
     }
-    return A;
+    return Optional.empty();
   }
 }

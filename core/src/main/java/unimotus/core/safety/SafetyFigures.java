@@ -71,14 +71,17 @@ public record SafetyFigures(
         : Optional.of(parts.stream().mapToDouble(SafetyPart::dangerousPerHour).sum());
   }
 
-  /** The level of the whole: by the sum, and no better than its weakest part. */
+  /**
+   * The level of the whole: by the sum, and no better than its weakest part; empty where a rate is
+   * unknown or the sum is under level a.
+   */
   public Optional<PerformanceLevel> level() {
     return dangerousPerHour()
-        .map(PerformanceLevel::of)
+        .flatMap(PerformanceLevel::of)
         .map(
             whole ->
                 parts.stream()
-                    .map(SafetyPart::level)
+                    .flatMap(p -> p.level().stream())
                     .reduce(whole.noBetterThan(most), PerformanceLevel::noBetterThan));
   }
 

@@ -1,5 +1,6 @@
 package unimotus.core.safety;
 
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.derivation.Derivation;
 
@@ -22,10 +23,10 @@ public record SafetyPart(
     PerformanceLevel most,
     Derivation sum) {
 
-  /** The level the part alone could reach; meaningless where its rate is not known. */
-  public PerformanceLevel level() {
-    PerformanceLevel level = PerformanceLevel.of(dangerousPerHour).noBetterThan(most);
-    return structure == null ? level : level.noBetterThan(structure.best());
+  /** The level the part alone could reach; empty where its rate is not known or under level a. */
+  public Optional<PerformanceLevel> level() {
+    PerformanceLevel best = structure == null ? most : most.noBetterThan(structure.best());
+    return PerformanceLevel.of(dangerousPerHour).map(l -> l.noBetterThan(best));
   }
 
   /** Whether its rate is known. */

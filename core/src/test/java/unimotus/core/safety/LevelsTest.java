@@ -36,7 +36,9 @@ class LevelsTest {
     assertThat(PerformanceLevel.E.noBetterThan(PerformanceLevel.C)).isEqualTo(PerformanceLevel.C);
     assertThat(PerformanceLevel.B.noBetterThan(PerformanceLevel.C)).isEqualTo(PerformanceLevel.B);
     assertThat(PerformanceLevel.C.noBetterThan(PerformanceLevel.C)).isEqualTo(PerformanceLevel.C);
-    assertThat(PerformanceLevel.of(1e-3)).isEqualTo(PerformanceLevel.A);
+    assertThat(PerformanceLevel.of(9.9e-5)).contains(PerformanceLevel.A);
+    assertThat(PerformanceLevel.of(1e-4)).as("under level a").isEmpty();
+    assertThat(PerformanceLevel.of(Double.NaN)).isEmpty();
   }
 
   /**

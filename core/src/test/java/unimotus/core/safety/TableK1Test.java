@@ -99,7 +99,7 @@ class TableK1Test {
   })
   void theLevelsAlongTheColumns(
       Structure structure, CoverageBand band, double years, PerformanceLevel level) {
-    assertThat(PerformanceLevel.of(cell(structure, band, years))).isEqualTo(level);
+    assertThat(PerformanceLevel.of(cell(structure, band, years))).contains(level);
   }
 
   /** Between two rows the lower one counts. */

@@ -12,6 +12,7 @@ import unimotus.core.Lines;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Borrowing;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
@@ -203,5 +204,29 @@ class SettingRecordsTest {
             .findFirst()
             .orElseThrow();
     assertThat(journey.contradiction(current)).isEmpty();
+  }
+
+  /** What was changed for a test is told until it is put back. */
+  @Test
+  void aBorrowingIsToldUntilItIsPutBack() {
+    Borrowing borrowing =
+        new Borrowing(
+            "jog on the bench",
+            "A. Tester",
+            DAY,
+            Map.of("C40", word("terminals")),
+            Map.of("C40", word("keypad")),
+            null,
+            null);
+    DriveRecord record = Lines.axis(line()).record();
+    assertThat(check(record.with(borrowing)))
+        .singleElement()
+        .satisfies(
+            f -> {
+              assertThat(f.rule()).isEqualTo(Rule.BORROWED);
+              assertThat(f.seen()).isEqualTo("A. Tester changed C40 for a test: jog on the bench");
+              assertThat(f.place()).isEqualTo("axis/belt/drive");
+            });
+    assertThat(check(record.with(borrowing).restored(borrowing, "B. Tester", DAY))).isEmpty();
   }
 }

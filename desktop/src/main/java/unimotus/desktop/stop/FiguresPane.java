@@ -6,7 +6,6 @@ import javafx.scene.layout.VBox;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.quantity.MeasureUnit;
-import unimotus.core.safety.PerformanceLevel;
 import unimotus.core.safety.SafetyFigures;
 import unimotus.core.safety.SafetyPart;
 import unimotus.core.stops.FaultRun;
@@ -74,14 +73,13 @@ final class FiguresPane extends VBox {
   }
 
   private static VBox part(SafetyPart part) {
-    PerformanceLevel level = part.level();
+    String level = part.level().map(l -> "PL " + l.letter()).orElse("under PL a");
     String head =
         !part.isKnown()
             ? "%s: no rate that counts here".formatted(part.name())
             : part.structure() == null
-                ? "%s: PL %s by its sheet".formatted(part.name(), level.letter())
-                : "%s: structure %s, PL %s"
-                    .formatted(part.name(), part.structure().label(), level.letter());
+                ? "%s: %s by its sheet".formatted(part.name(), level)
+                : "%s: structure %s, %s".formatted(part.name(), part.structure().label(), level);
     VBox column = Parts.column(1, Parts.prose(head, "ink-strong"));
     for (Step step : part.sum().steps()) {
       column.getChildren().add(Parts.prose(step.text(), "ink-sum"));
