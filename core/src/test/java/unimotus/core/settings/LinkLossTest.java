@@ -117,8 +117,7 @@ class LinkLossTest {
 
   @Test
   void registersThatErrAreErrors() {
-    List<Finding> found =
-        new ArrayList<>(check(mapped(line("fieldbus-drive-1k5"), SPEED, SPEED)));
+    List<Finding> found = new ArrayList<>(check(mapped(line("fieldbus-drive-1k5"), SPEED, SPEED)));
     assertThat(found)
         .isNotEmpty()
         .allSatisfy(
