@@ -38,6 +38,14 @@ public record LinkWatch(double cycleSeconds, double programSeconds) {
     return Math.max(SHORTEST_SECONDS, Math.ceil(10 * least - 1e-9) / 10);
   }
 
+  /**
+   * How long a bit that counts on its edge has to stand, and to rest before it comes again, so that
+   * it arrives although a few messages are lost, in seconds.
+   */
+  public double pulseSeconds() {
+    return timeoutSeconds();
+  }
+
   /** The sums of both. */
   public Derivation sum() {
     return Derivation.of(

@@ -52,7 +52,7 @@ public record FunctionBlock(
     }
     text.append(kind).append('\n');
     for (Variable v : variables) {
-      String declared = "  %s : %s;".formatted(v.name(), v.type());
+      String declared = "  %s : %s;".formatted(v.name(), v.declared());
       text.append("%-34s %s%n".formatted(declared, comment(v.comment())).replace("\r", ""));
     }
     text.append("END_VAR\n");

@@ -10,9 +10,15 @@ import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.profile.WordProfile;
+import unimotus.core.profile.WordState;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.settings.LinkLoss;
 
-/** Writes the function block that commands one drive over its registers. */
+/**
+ * Writes the function block that commands one drive over its registers. The block is locked at
+ * power-up and after anything that takes the drive out of motion: only a rising edge of Run moves
+ * it again.
+ */
 public final class LinkProgram {
   private final AxisAssembly axis;
   private final RegisterMap map;
@@ -32,8 +38,8 @@ public final class LinkProgram {
    * @param map the registers of its drive
    * @param profile the words of its drive
    * @param watch what the bus leaves for the time-out
-   * @throws IllegalArgumentException where control word, status word or reference is not among the
-   *     registers
+   * @throws IllegalArgumentException where a block cannot be true: a register is missing or cannot
+   *     be written, a unit tells no speed, or the direction cannot be told
    */
   public static FunctionBlock block(
       AxisAssembly axis, RegisterMap map, WordProfile profile, LinkWatch watch) {
@@ -41,61 +47,117 @@ public final class LinkProgram {
   }
 
   private FunctionBlock write() {
-    RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
-    RegisterEntry status = needed(RegisterRole.STATUS_WORD);
-    RegisterEntry reference = needed(RegisterRole.REFERENCE);
-    List<Variable> outputs = new ArrayList<>();
-    outputs.add(new Variable("ControlWord", "WORD", control.place()));
-    outputs.add(new Variable("ReferenceRaw", type(reference), reference.place()));
-    outputs.add(new Variable("Ready", "BOOL", "the drive is ready, without torque"));
-    outputs.add(new Variable("Running", "BOOL", "the motor has torque"));
-    outputs.add(new Variable("Faulted", "BOOL", "the drive has a fault"));
-    outputs.add(new Variable("LinkLost", "BOOL", "no answer for too long"));
-    outputs.add(new Variable("Locked", "BOOL", "waits until Run is withdrawn"));
-    output().ifPresent(e -> outputs.add(new Variable("ActualHertz", "REAL", "output frequency")));
+    LinkRefusals refusals = new LinkRefusals(axis, map, profile);
+    RegisterEntry control = refusals.word(RegisterRole.CONTROL_WORD);
+    RegisterEntry status = refusals.word(RegisterRole.STATUS_WORD);
+    RegisterEntry reference = refusals.reference();
+    refusals.states();
+    output().ifPresent(refusals::actual);
     return new FunctionBlock(
         Variable.named("Drive " + axis.axis().name()),
         remarks(),
         inputs(status),
-        outputs,
-        List.of(
-            new Variable("Silence", "TON", "runs while no answer comes"),
-            new Variable("ResetEdge", "R_TRIG", "the moment Reset is pressed"),
-            new Variable("ResetPulse", "TP", "holds the reset bit long enough for the bus"),
-            new Variable("Hertz", "REAL", "wanted output frequency"),
-            new Variable("Raw", "REAL", "the same in steps of the register")),
+        outputs(control, reference),
+        locals(),
         new LinkStatements(axis, map, profile, watch).write(reference));
   }
 
-  private RegisterEntry needed(RegisterRole role) {
-    return map.entry(role)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "no register of %s has the role '%s'"
-                        .formatted(axis.axis().name(), role.label())));
+  private List<Variable> outputs(RegisterEntry control, RegisterEntry reference) {
+    List<Variable> outputs = new ArrayList<>();
+    outputs.add(new Variable("ControlWord", "WORD", control.place()));
+    outputs.add(new Variable("ReferenceRaw", type(reference), reference.place()));
+    timeout()
+        .ifPresent(
+            e ->
+                outputs.add(
+                    new Variable("TimeoutRaw", type(e), e.place() + ": the drive's own time-out")));
+    outputs.add(
+        new Variable(
+            "Unknown", "BOOL", "nothing is known of the drive; it may be turning its motor"));
+    outputs.add(new Variable("Ready", "BOOL", "the drive is ready, without torque"));
+    outputs.add(new Variable("Running", "BOOL", "the motor has torque"));
+    outputs.add(new Variable("Faulted", "BOOL", "the drive has a fault"));
+    outputs.add(new Variable("LinkLost", "BOOL", "no answer for too long"));
+    outputs.add(new Variable("Locked", "BOOL", "Run stands, and only a new one starts"));
+    output()
+        .ifPresent(
+            e ->
+                outputs.add(
+                    new Variable(
+                        "ActualHertz", "REAL", "output frequency; the last known while Unknown")));
+    return outputs;
+  }
+
+  private static List<Variable> locals() {
+    return List.of(
+        new Variable("Silence", "TON", "runs while no answer comes"),
+        new Variable("Seen", "BOOL", "an answer came since power-up or the last loss"),
+        new Variable("RunBefore", "BOOL", "TRUE", "Run in the last scan; a Run at power-up is old"),
+        new Variable("RanBefore", "BOOL", "Running in the last scan"),
+        new Variable("Started", "BOOL", "Run was given while the drive was ready, and counts"),
+        new Variable("Sent", "BOOL", "the word before motion was sent since the start"),
+        new Variable("StartWatch", "TON", "runs while a start has not led to motion"),
+        new Variable("ResetBefore", "BOOL", "TRUE", "Reset in the last scan"),
+        new Variable("ResetNow", "BOOL", "Reset was pressed, and the last pulse has rested"),
+        new Variable("ResetPulse", "TP", "holds the reset bit long enough for the bus"),
+        new Variable("ResetGap", "TP", "keeps the next pulse away until this one has rested"),
+        new Variable("Hertz", "REAL", "wanted output frequency"),
+        new Variable("Raw", "REAL", "the same in steps of the register"));
   }
 
   private Optional<RegisterEntry> output() {
     return map.entry(RegisterRole.OUTPUT_FREQUENCY);
   }
 
+  private Optional<RegisterEntry> timeout() {
+    return map.entry(RegisterRole.LINK_TIMEOUT).filter(e -> e.access().isWritable());
+  }
+
   private List<String> remarks() {
+    List<String> remarks = new ArrayList<>();
+    if (profile.states().stream().noneMatch(s -> s.kind() == WordState.Kind.BLOCKED)) {
+      remarks.add(
+          "ATTENTION: these words do not tell a missing permission: a Run given without it counts"
+              + " until the start is given up.");
+    }
+    remarks.addAll(0, usual());
+    return remarks;
+  }
+
+  private List<String> usual() {
     return List.of(
         "%s: %s over a register fieldbus, unit %d"
             .formatted(
                 axis.axis().name(), axis.driveSheet().name(), axis.record().fieldbus().unit()),
         "Words: %s (%s)".formatted(profile.name(), profile.source()),
         "Written from the project; change it there and write it again.",
+        "Locked at power-up and after a fault, a lost permission, a stop at the drive or a lost link:"
+            + " Run has to be withdrawn and given again while the drive is ready.",
+        ownTimeout(),
         "A fieldbus is no stop circuit: emergency stop and guards act on the drive by wires.",
         "The risk assessment and local codes decide.");
+  }
+
+  /** What the drive itself does when this block falls silent. */
+  private String ownTimeout() {
+    LinkLoss loss = LinkLoss.of(axis);
+    return timeout()
+        .map(
+            e ->
+                "The drive's own time-out is set by this block: %s s in %s. %s"
+                    .formatted(number(watch.timeoutSeconds()), e.place(), loss.afterwards()))
+        .orElseGet(
+            () ->
+                loss.runsOn()
+                    ? "ATTENTION: a controller that stops does not stop the motor. " + loss.words()
+                    : "The drive's own time-out: " + loss.words());
   }
 
   private List<Variable> inputs(RegisterEntry status) {
     Reference scale = axis.axis().reference();
     String unit = axis.axis().mechanics().unit().symbol();
     List<Variable> inputs = new ArrayList<>();
-    inputs.add(new Variable("Run", "BOOL", "runs while TRUE"));
+    inputs.add(new Variable("Run", "BOOL", "a rising edge starts, runs while TRUE"));
     inputs.add(new Variable("Backward", "BOOL", "turns the direction"));
     inputs.add(new Variable("Reset", "BOOL", "a rising edge resets a fault"));
     inputs.add(

@@ -1,9 +1,11 @@
 package unimotus.core.program;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
@@ -18,10 +20,15 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.quantity.MeasureUnit;
 
 /** The statements of the block that commands one drive. */
 final class LinkStatements {
-  private static final String RESET_PULSE = "T#500ms";
+  /** A drive magnetises its motor and lets it go within this time (common practice). */
+  private static final double DRIVE_SECONDS = 1;
+
+  /** More than the 24 bits of a REAL hold. */
+  private static final int REAL_DIGITS = 10;
 
   private final AxisAssembly axis;
   private final RegisterMap map;
@@ -45,26 +52,38 @@ final class LinkStatements {
     readState();
     map.entry(RegisterRole.OUTPUT_FREQUENCY).ifPresent(this::readActual);
     lockStart();
+    pulseReset();
     command();
     scale(reference);
+    ownTimeout();
+    remember();
     return body;
   }
 
   private void watchLink() {
-    long milliseconds = Math.round(1000 * watch.timeoutSeconds());
     say(
         "The link: three lost messages and a scan, %s"
             .formatted(watch.sum().steps().get(1).substitution()));
-    add("Silence(IN := NOT Answered, PT := T#%dms);".formatted(milliseconds));
+    add("Silence(IN := NOT Answered, PT := %s);".formatted(time(watch.timeoutSeconds())));
     add("LinkLost := Silence.Q;");
+    add("IF LinkLost THEN");
+    add("  Seen := FALSE;");
+    add("ELSIF Answered THEN");
+    add("  Seen := TRUE;");
+    add("END_IF;");
     add("");
   }
 
   private void readState() {
-    say("The state, told by masks: " + profile.source());
-    add("Faulted := %s;".formatted(shown(WordState.Kind.FAULT)));
-    add("Running := %s;".formatted(shown(WordState.Kind.RUNNING)));
-    add("Ready := %s;".formatted(shown(WordState.Kind.READY)));
+    say(
+        "The state, told by masks: %s. Without an answer nothing is known."
+            .formatted(profile.source()));
+    add("Faulted := Seen AND (%s);".formatted(shown(WordState.Kind.FAULT)));
+    add("Running := Seen AND (%s);".formatted(shown(WordState.Kind.RUNNING)));
+    add("Ready := Seen AND (%s);".formatted(shown(WordState.Kind.READY)));
+    String others =
+        "%s OR %s".formatted(shown(WordState.Kind.BLOCKED), shown(WordState.Kind.STOPPING));
+    add("Unknown := NOT (Faulted OR Running OR Ready OR (Seen AND (%s)));".formatted(others));
     add("");
   }
 
@@ -81,23 +100,68 @@ final class LinkStatements {
   private void readActual(RegisterEntry entry) {
     String type = LinkProgram.type(entry);
     say("The actual frequency: " + entry.place());
+    add("IF Answered THEN");
     add(
-        "ActualHertz := %s * %s;"
+        "  ActualHertz := %s * %s%s;"
             .formatted(
                 entry.type() == RegisterType.FLOAT_32 ? "OutputRaw" : type + "_TO_REAL(OutputRaw)",
-                real(speeds().hertz(entry.scale(), entry.unit()))));
+                real(speeds().hertz(entry.scale(), entry.unit())),
+                plus(speeds().hertz(entry.offset(), entry.unit()))));
+    add("END_IF;");
     add("");
   }
 
   private void lockStart() {
-    say("After a fault or a lost link the motor starts only on a new command.");
-    add("IF LinkLost OR Faulted THEN");
-    add("  Locked := TRUE;");
-    add("ELSIF NOT Run THEN");
-    add("  Locked := FALSE;");
+    say("Motion begins with a rising edge of Run while the drive is ready, and with nothing else.");
+    say("Whatever takes the drive out of it asks for a new one.");
+    add(
+        "IF (NOT Run) OR Unknown OR (NOT (Ready OR Running)) OR (RanBefore AND (NOT Running)) THEN");
+    add("  Started := FALSE;");
+    add("ELSIF NOT RunBefore THEN");
+    add("  Started := TRUE;");
     add("END_IF;");
-    add("ResetEdge(CLK := Reset);");
-    add("ResetPulse(IN := ResetEdge.Q, PT := %s);".formatted(RESET_PULSE));
+    say(
+        "A start that leads to nothing is given up: %s for %d words, 1 s for the drive"
+            .formatted(time(words() * watch.pulseSeconds()), words()));
+    add(
+        "StartWatch(IN := Started AND (NOT Running), PT := %s);"
+            .formatted(time(words() * watch.pulseSeconds() + DRIVE_SECONDS)));
+    add("IF StartWatch.Q THEN");
+    add("  Started := FALSE;");
+    add("END_IF;");
+    add("Sent := Sent AND Started;");
+    add("Locked := Run AND (NOT Started);");
+    add("");
+  }
+
+  /** The states at rest from which the next word is motion. */
+  private String beforeMotion() {
+    return profile.states().stream()
+        .filter(s -> s.kind() == WordState.Kind.READY)
+        .filter(s -> onward(s).filter(LinkStatements::isMotion).isPresent())
+        .map(LinkStatements::mask)
+        .collect(Collectors.joining(" OR "));
+  }
+
+  private static boolean isMotion(Step step) {
+    return step.then().kind() == WordState.Kind.RUNNING;
+  }
+
+  /** The most words that lead from a state at rest to motion. */
+  private int words() {
+    return profile.states().stream()
+        .filter(s -> s.kind() == WordState.Kind.READY)
+        .mapToInt(s -> machine.way(s, Intent.START_FORWARD, halt).size())
+        .max()
+        .orElse(1);
+  }
+
+  private void pulseReset() {
+    say(
+        "The reset bit stands for three cycles and a scan, and rests as long before it comes again.");
+    add("ResetNow := Reset AND (NOT ResetBefore) AND (NOT ResetGap.Q);");
+    add("ResetPulse(IN := ResetNow, PT := %s);".formatted(time(watch.pulseSeconds())));
+    add("ResetGap(IN := ResetNow, PT := %s);".formatted(time(2 * watch.pulseSeconds())));
     add("");
   }
 
@@ -105,16 +169,38 @@ final class LinkStatements {
     say("The control word: in each state the word that leads on.");
     add("ControlWord := %s; %s".formatted(hex(halt), FunctionBlock.comment("stop")));
     add("IF Faulted THEN");
-    reset()
-        .ifPresent(
-            word -> {
-              add("  IF ResetPulse.Q THEN");
-              add("    ControlWord := %s; %s".formatted(hex(word), FunctionBlock.comment("reset")));
-              add("  END_IF;");
-            });
-    add("ELSIF Run AND (NOT Locked) THEN");
+    reset().ifPresent(word -> onReset(word, "reset"));
+    add("ELSIF Started THEN");
+    branch(profile.states().stream().filter(LinkStatements::isOnTheWay).toList());
+    if (profile.direction().isInTheWord()) {
+      add("  IF Backward THEN");
+      add("    ControlWord := %s;".formatted(backward(profile.direction())));
+      add("  END_IF;");
+    }
+    add("ELSIF NOT Unknown THEN");
+    say("  Idle: towards ready, never into motion.");
+    branch(profile.states().stream().filter(s -> s.kind() == WordState.Kind.BLOCKED).toList());
+    profile.states().stream()
+        .filter(s -> s.kind() == WordState.Kind.STOPPING)
+        .forEach(this::leaveStop);
+    add("END_IF;");
+    add("");
+  }
+
+  private static boolean isOnTheWay(WordState state) {
+    return state.kind() == WordState.Kind.READY || state.kind() == WordState.Kind.RUNNING;
+  }
+
+  private void onReset(int word, String what) {
+    add("  IF ResetPulse.Q THEN");
+    add("    ControlWord := %s; %s".formatted(hex(word), FunctionBlock.comment(what)));
+    add("  END_IF;");
+  }
+
+  /** A word for each of these states that a word leads on from. */
+  private void branch(List<WordState> states) {
     String keyword = "  IF";
-    for (WordState state : profile.states()) {
+    for (WordState state : states) {
       Optional<Step> next = onward(state);
       if (next.isPresent()) {
         add("%s %s THEN".formatted(keyword, mask(state)));
@@ -123,17 +209,38 @@ final class LinkStatements {
                 .formatted(
                     hex(next.get().word()),
                     FunctionBlock.comment(state.name() + ": " + next.get().command())));
+        if (isMotion(next.get())) {
+          add("    Sent := TRUE;");
+        }
         keyword = "  ELSIF";
       }
     }
-    add("  END_IF;");
-    if (profile.direction().isInTheWord()) {
-      add("  IF Backward THEN");
-      add("    ControlWord := %s;".formatted(backward(profile.direction())));
+    if (!keyword.equals("  IF")) {
       add("  END_IF;");
     }
-    add("END_IF;");
-    add("");
+  }
+
+  /** A drive that waits in a finished stop is let out of it by Reset alone. */
+  private void leaveStop(WordState state) {
+    List<Step> steps = steps(state, Intent.STOP);
+    if (!steps.isEmpty()) {
+      add("  IF %s AND ResetPulse.Q THEN".formatted(mask(state)));
+      add(
+          "    ControlWord := %s; %s"
+              .formatted(
+                  hex(steps.get(0).word()),
+                  FunctionBlock.comment(state.name() + ": " + steps.get(0).command())));
+      add("  END_IF;");
+    }
+  }
+
+  /** The words of a way; none where the drive leaves the state by itself. */
+  private List<Step> steps(WordState from, Intent intent) {
+    try {
+      return machine.way(from, intent, halt);
+    } catch (IllegalArgumentException byItself) {
+      return List.of();
+    }
   }
 
   private static String backward(Direction direction) {
@@ -160,32 +267,22 @@ final class LinkStatements {
   }
 
   private Optional<Integer> reset() {
-    for (WordState state : profile.states()) {
-      if (state.kind() == WordState.Kind.FAULT) {
-        try {
-          List<Step> steps = machine.way(state, Intent.RESET, halt);
-          return Optional.of(steps.get(steps.size() - 1).word());
-        } catch (IllegalArgumentException byItself) {
-          // A state that the drive leaves by itself needs no word.
-          continue;
-        }
-      }
-    }
-    return Optional.empty();
+    return profile.states().stream()
+        .filter(s -> s.kind() == WordState.Kind.FAULT)
+        .map(s -> steps(s, Intent.RESET))
+        .filter(way -> !way.isEmpty())
+        .findFirst()
+        .map(way -> way.get(way.size() - 1).word());
   }
 
+  /** The next word: onward to motion, from a blocked state no further than to ready. */
   private Optional<Step> onward(WordState state) {
-    if (state.kind() == WordState.Kind.FAULT) {
-      return Optional.empty();
-    }
-    if (state.kind() == WordState.Kind.RUNNING) {
-      return Optional.of(new Step(runWord(), "run on", state));
-    }
-    try {
-      return machine.way(state, Intent.START_FORWARD, halt).stream().findFirst();
-    } catch (IllegalArgumentException byItself) {
-      return Optional.empty();
-    }
+    return switch (state.kind()) {
+      case FAULT, STOPPING -> Optional.empty();
+      case RUNNING -> Optional.of(new Step(runWord(), "run on", state));
+      case READY -> steps(state, Intent.START_FORWARD).stream().findFirst();
+      case BLOCKED -> steps(state, Intent.STOP).stream().findFirst();
+    };
   }
 
   private void scale(RegisterEntry entry) {
@@ -208,7 +305,10 @@ final class LinkStatements {
         "Hertz := LIMIT(0.0, %s * %s%s, %s);"
             .formatted(
                 speed, real(span / speedSpan), plus(scale.frequencyAtZeroHertz()), real(most)));
-    if (!profile.direction().isInTheWord() && entry.minimum() < 0) {
+    add("IF NOT Started THEN");
+    add("  Hertz := 0.0;");
+    add("END_IF;");
+    if (!profile.direction().isInTheWord()) {
       add("IF Backward THEN");
       add("  Hertz := -Hertz;");
       add("END_IF;");
@@ -226,6 +326,31 @@ final class LinkStatements {
         entry.type() == RegisterType.FLOAT_32
             ? "ReferenceRaw := Raw;"
             : "ReferenceRaw := REAL_TO_%s(Raw);".formatted(LinkProgram.type(entry)));
+  }
+
+  private void ownTimeout() {
+    map.entry(RegisterRole.LINK_TIMEOUT)
+        .filter(e -> e.access().isWritable())
+        .ifPresent(
+            e -> {
+              MeasureUnit unit = MeasureUnit.ofSymbol(e.unit()).orElse(MeasureUnit.SECOND_UNIT);
+              double wanted = MeasureUnit.SECOND_UNIT.convert(watch.timeoutSeconds(), unit);
+              add("");
+              say("The drive's own time-out: " + e.place());
+              String raw = real(Math.rint(raw(e, wanted)));
+              add(
+                  e.type() == RegisterType.FLOAT_32
+                      ? "TimeoutRaw := %s;".formatted(raw)
+                      : "TimeoutRaw := REAL_TO_%s(%s);".formatted(LinkProgram.type(e), raw));
+            });
+  }
+
+  private void remember() {
+    add("");
+    say("What the next scan compares with.");
+    add("RunBefore := Run;");
+    add("ResetBefore := Reset;");
+    add("RanBefore := Running;");
   }
 
   private static double raw(RegisterEntry entry, double value) {
@@ -256,7 +381,12 @@ final class LinkStatements {
 
   /** A real literal always has a point. */
   private static String real(double value) {
-    String text = String.format(Locale.ROOT, "%.9f", value).replaceAll("0+$", "");
-    return text.endsWith(".") ? text + "0" : text;
+    BigDecimal rounded = new BigDecimal(value).round(new MathContext(REAL_DIGITS));
+    String text = rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
+    return text.contains(".") ? text : text + ".0";
+  }
+
+  private static String time(double seconds) {
+    return "T#%dms".formatted(Math.round(1000 * seconds));
   }
 }

@@ -71,6 +71,11 @@ public record LinkLoss(
         .formatted(setting, QuantityFormat.PLAIN.number(timeoutSeconds), done());
   }
 
+  /** What the motor does once a time-out has passed, in a sentence. */
+  public String afterwards() {
+    return "Then %s.".formatted(done());
+  }
+
   private String done() {
     String by = actionCode.map(c -> " (" + c + ")").orElse("");
     return switch (action) {

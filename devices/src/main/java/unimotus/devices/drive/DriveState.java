@@ -14,6 +14,10 @@ final class DriveState {
   private final WordMachine machine;
   private WordState state;
   private int control;
+  private boolean permitted = true;
+
+  /** Stopped by itself while commanded: the command has to be withdrawn before it counts again. */
+  private boolean awaitsNewCommand;
 
   /** A drive that was just switched on. */
   DriveState(WordProfile profile) {
@@ -57,6 +61,34 @@ final class DriveState {
     return control;
   }
 
+  /** Power was off and comes back: no word is remembered, the permission is as it was. */
+  void powerOn() {
+    control = 0;
+    state = poweredOn();
+    permit(permitted);
+  }
+
+  /**
+   * Gives the permission for torque or takes it away. A drive whose words know a blocked state
+   * shows it; one that leaves it by itself does so as soon as the permission is back.
+   */
+  void permit(boolean next) {
+    permitted = next;
+    if (is(WordState.Kind.FAULT)) {
+      return;
+    }
+    if (!permitted) {
+      state = blocked().or(() -> first(s -> s.kind() == WordState.Kind.READY)).orElse(state);
+    } else if (is(WordState.Kind.BLOCKED) && isLeftByItself(state)) {
+      state = poweredOn();
+    }
+  }
+
+  private Optional<WordState> blocked() {
+    return first(s -> s.kind() == WordState.Kind.BLOCKED && !isLeftByItself(s))
+        .or(() -> first(s -> s.kind() == WordState.Kind.BLOCKED));
+  }
+
   /** Its own supervision found a fault. */
   void fail() {
     state = first(s -> s.kind() == WordState.Kind.FAULT && !isLeftByItself(s)).orElse(poweredOn());
@@ -64,6 +96,7 @@ final class DriveState {
 
   /** It stops as if it had been told to. */
   void stop() {
+    awaitsNewCommand = true;
     state = first(s -> s.kind() == WordState.Kind.READY).orElseGet(this::poweredOn);
     control = machine.stopWord();
   }
@@ -77,7 +110,13 @@ final class DriveState {
 
   void take(int word) {
     if (listensTo(word)) {
-      state = machine.react(state, word, control).to();
+      WordState next = machine.react(state, word, control).to();
+      boolean moves = next.kind() == WordState.Kind.RUNNING;
+      boolean refused =
+          (awaitsNewCommand && moves) || (!permitted && (is(WordState.Kind.BLOCKED) || moves));
+      awaitsNewCommand &= moves;
+      state = refused ? state : next;
+      permit(permitted);
     }
     control = word;
   }

@@ -96,6 +96,30 @@ public final class DriveUnit implements Unit {
     fail(code);
   }
 
+  /** Gives the permission for torque, as safe torque off does, or takes it away. */
+  public synchronized void permit(boolean permitted) {
+    play();
+    standing.permit(permitted);
+    command();
+  }
+
+  /** Stops it as from its own keypad. */
+  public synchronized void stopHere() {
+    play();
+    standing.stop();
+    command();
+  }
+
+  /** Switches it off and on again; a lost moment of the mains does the same. */
+  public synchronized void powerCycle() {
+    play();
+    standing.powerOn();
+    fault = 0;
+    meant.put(RegisterRole.REFERENCE, 0.0);
+    axis.act(Action.REVOKE, 0);
+    axis.act(Action.PERMIT, 0);
+  }
+
   /**
    * Whether it refuses, as busy, a control word that it would ignore in its state. Most drives stay
    * silent about it.

@@ -115,6 +115,11 @@ public final class PlcopenXml {
         empty("derived", "name", variable.type());
       }
       close();
+      if (!variable.initial().isEmpty()) {
+        open("initialValue");
+        empty("simpleValue", "value", variable.initial());
+        close();
+      }
       open("documentation");
       xhtml(variable.comment());
       close();

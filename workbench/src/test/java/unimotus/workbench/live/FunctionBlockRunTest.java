@@ -50,9 +50,6 @@ class FunctionBlockRunTest {
               now = time.monotonic()
               if IN and not self.was and now >= self.until: self.until = now + PT
               self.was, self.Q = IN, now < self.until
-      class R_TRIG:
-          def __init__(self): self.was, self.Q = False, False
-          def __call__(self, CLK): self.Q, self.was = CLK and not self.was, CLK
 
       def expression(text):
           text = re.sub(r'16#([0-9A-F]+)', r'0x\\1', text)
@@ -94,7 +91,9 @@ class FunctionBlockRunTest {
       client.connect()
       v = dict(Run=False, Backward=False, Reset=False, Speed=0.0, Answered=False, StatusWord=0,
                OutputRaw=0, ControlWord=0, ReferenceRaw=0, Locked=False,
-               Silence=TON(), ResetEdge=R_TRIG(), ResetPulse=TP(),
+               Seen=False, RunBefore=True, ResetBefore=True, RanBefore=False, Started=False,
+               Sent=False, ActualHertz=0.0, Silence=TON(), StartWatch=TON(), ResetPulse=TP(),
+               ResetGap=TP(), REAL_TO_UINT=lambda x: int(round(x)),
                LIMIT=lambda mn, x, mx: min(max(x, mn), mx),
                REAL_TO_INT=lambda x: int(round(x)), INT_TO_REAL=float)
       def scan(linked=True):
@@ -151,7 +150,7 @@ class FunctionBlockRunTest {
       print('stopped')
       """;
 
-  private static final ManualWords WORDS =
+  static final ManualWords WORDS =
       new ManualWords(
           List.of(
               new ControlBit(4, ControlMeaning.RUN, "go"),
@@ -163,7 +162,7 @@ class FunctionBlockRunTest {
               new StatusBit(6, StatusMeaning.FAULT, "")));
 
   /** A bit for each direction. */
-  private static final ManualWords TWO_WAYS =
+  static final ManualWords TWO_WAYS =
       new ManualWords(
           List.of(
               new ControlBit(0, ControlMeaning.RUN, "forward"),

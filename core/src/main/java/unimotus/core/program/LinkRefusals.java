@@ -1,0 +1,135 @@
+package unimotus.core.program;
+
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Set;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motor.SpeedScale;
+import unimotus.core.profile.WordProfile;
+import unimotus.core.profile.WordState;
+import unimotus.core.quantity.QuantityFormat;
+
+/** Why a block that would not be true is not written. */
+final class LinkRefusals {
+  private static final Set<RegisterType> WORDS =
+      EnumSet.of(RegisterType.BITS_16, RegisterType.UNSIGNED_16, RegisterType.SIGNED_16);
+  private static final Set<RegisterType> NUMBERS =
+      EnumSet.of(
+          RegisterType.SIGNED_16,
+          RegisterType.UNSIGNED_16,
+          RegisterType.SIGNED_32,
+          RegisterType.UNSIGNED_32,
+          RegisterType.FLOAT_32);
+
+  private final AxisAssembly axis;
+  private final RegisterMap map;
+  private final WordProfile profile;
+
+  LinkRefusals(AxisAssembly axis, RegisterMap map, WordProfile profile) {
+    this.axis = axis;
+    this.map = map;
+    this.profile = profile;
+  }
+
+  /** The register of a control or status word: sixteen bits, and a command can be written. */
+  RegisterEntry word(RegisterRole role) {
+    RegisterEntry entry = needed(role);
+    if (!WORDS.contains(entry.type())) {
+      throw refused(entry, "holds %s, a word has 16 bits".formatted(entry.type().label()));
+    }
+    if (role == RegisterRole.CONTROL_WORD) {
+      writable(entry);
+    }
+    return entry;
+  }
+
+  /** The register of the reference: a writable number in a unit of speed, for both directions. */
+  RegisterEntry reference() {
+    RegisterEntry entry = needed(RegisterRole.REFERENCE);
+    writable(entry);
+    measured(entry);
+    direction(entry);
+    return entry;
+  }
+
+  void actual(RegisterEntry entry) {
+    measured(entry);
+  }
+
+  /** A profile without a state of rest or of motion commands nothing. */
+  void states() {
+    for (WordState.Kind kind : EnumSet.of(WordState.Kind.READY, WordState.Kind.RUNNING)) {
+      if (profile.states().stream().noneMatch(s -> s.kind() == kind)) {
+        throw new IllegalArgumentException(
+            "the words '%s' of %s tell no state of the kind '%s'"
+                .formatted(
+                    profile.name(), axis.axis().name(), kind.name().toLowerCase(Locale.ROOT)));
+      }
+    }
+  }
+
+  private RegisterEntry needed(RegisterRole role) {
+    return map.entry(role)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "no register of %s has the role '%s'"
+                        .formatted(axis.axis().name(), role.label())));
+  }
+
+  private void writable(RegisterEntry entry) {
+    if (!entry.access().isWritable()) {
+      throw refused(entry, "can only be read, and has to be written");
+    }
+  }
+
+  private void measured(RegisterEntry entry) {
+    if (!NUMBERS.contains(entry.type())) {
+      throw refused(entry, "holds %s, no number".formatted(entry.type().label()));
+    }
+    if (!SpeedScale.measures(entry.unit())) {
+      throw refused(
+          entry,
+          "is counted in '%s', which tells no speed; Hz, rpm and %% do".formatted(entry.unit()));
+    }
+  }
+
+  /** Where the sign tells the direction, the register has to hold as much backward as forward. */
+  private void direction(RegisterEntry entry) {
+    if (profile.direction().isInTheWord()) {
+      return;
+    }
+    SpeedScale speeds = SpeedScale.of(axis);
+    double forward =
+        speeds.hertz(entry.held(Math.min(entry.maximum(), most(entry, speeds))), entry.unit());
+    double backward =
+        speeds.hertz(entry.held(Math.max(entry.minimum(), -most(entry, speeds))), entry.unit());
+    double step = Math.abs(speeds.hertz(entry.scale(), entry.unit()));
+    if (-backward < forward - step - 1e-6) {
+      throw refused(
+          entry,
+          "holds %s to %s Hz: the words '%s' tell backward by the sign of the reference, and it cannot be written. Give the register a sign and a least value of %s %s, or words with a bit for the direction"
+              .formatted(
+                  QuantityFormat.PLAIN.number(backward),
+                  QuantityFormat.PLAIN.number(forward),
+                  profile.name(),
+                  QuantityFormat.PLAIN.number(-entry.maximum()),
+                  entry.unit()));
+    }
+  }
+
+  /** The most the block ever asks for, in the unit of the register. */
+  private static double most(RegisterEntry entry, SpeedScale speeds) {
+    return speeds.value(speeds.maximumHertz(), entry.unit());
+  }
+
+  private IllegalArgumentException refused(RegisterEntry entry, String why) {
+    return new IllegalArgumentException(
+        "%s, register %s (%s): it %s"
+            .formatted(axis.axis().name(), entry.name(), entry.place(), why));
+  }
+}
