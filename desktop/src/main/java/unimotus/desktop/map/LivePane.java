@@ -32,6 +32,7 @@ import unimotus.workbench.live.FrameRecorder;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
 import unimotus.workbench.live.NotDone;
+import unimotus.workbench.live.ReferenceLimit;
 import unimotus.workbench.live.Sample;
 
 /** A drive on the bus: looked at freely, commanded while armed. */
@@ -163,7 +164,17 @@ final class LivePane extends HBox {
     }
     try {
       recorder = new FrameRecorder(System::nanoTime);
-      LiveLink link = new LiveLink(where.target(), map, profile, desk.clock(), recorder);
+      LiveLink link =
+          new LiveLink(
+              where.target(),
+              map,
+              profile,
+              new LiveLink.Times(desk.clock(), System::nanoTime),
+              desk.review()
+                  .map(AxisReview::assembly)
+                  .map(ReferenceLimit::of)
+                  .orElse(ReferenceLimit.NONE),
+              recorder);
       readout.begin();
       command.showReference();
       LiveWatch next = new LiveWatch(link, POLL_MILLISECONDS, new Told(link));

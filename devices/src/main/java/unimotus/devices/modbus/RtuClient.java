@@ -44,15 +44,20 @@ public final class RtuClient implements Client {
   }
 
   @Override
-  public synchronized Response ask(int unit, Request request) throws IOException, FrameFault {
+  public synchronized Response ask(int unit, Request request, Gate gate)
+      throws IOException, FrameFault {
     try {
       Line joined = joined();
       if (!clean) {
         drain(joined);
+        clean = true;
       }
-      clean = false;
       byte[] asked = new RtuFrame(unit, request.bytes()).bytes();
-      joined.send(asked);
+      gate.pass(
+          () -> {
+            clean = false;
+            joined.send(asked);
+          });
       tap.sent(asked);
       if (unit == BROADCAST) {
         clean = true;
@@ -68,7 +73,7 @@ public final class RtuClient implements Client {
       clean = true;
       return response;
     } catch (IOException broken) {
-      if (!(broken instanceof NoAnswer)) {
+      if (!(broken instanceof NoAnswer || broken instanceof NotSent)) {
         close();
       }
       throw broken;

@@ -44,16 +44,22 @@ public final class TcpClient implements Client {
   }
 
   @Override
-  public synchronized Response ask(int unit, Request request) throws IOException, FrameFault {
+  public synchronized Response ask(int unit, Request request, Gate gate)
+      throws IOException, FrameFault {
     join();
     try {
       transaction = transaction + 1 & 0xFFFF;
       OutputStream out = socket.getOutputStream();
       byte[] asked = new TcpFrame(transaction, unit, request.bytes()).bytes();
-      out.write(asked);
-      out.flush();
+      gate.pass(
+          () -> {
+            out.write(asked);
+            out.flush();
+          });
       tap.sent(asked);
       return Response.to(request, awaited(unit).message());
+    } catch (NotSent keptBack) {
+      throw keptBack;
     } catch (SocketTimeoutException silent) {
       leave();
       throw new NoAnswer(timeoutMilliseconds);

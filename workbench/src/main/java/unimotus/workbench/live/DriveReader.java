@@ -14,6 +14,7 @@ import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.profile.WordProfile;
 import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.FrameFault;
+import unimotus.devices.modbus.Gate;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
 
@@ -44,7 +45,8 @@ final class DriveReader implements AutoCloseable {
     List<String> refusals = new ArrayList<>();
     for (ReadRequest request : requests) {
       int function = request.table().readFunction();
-      Response answer = exchange(new Request.Read(function, request.address(), request.count()));
+      Response answer =
+          exchange(new Request.Read(function, request.address(), request.count()), Gate.OPEN);
       if (answer instanceof Response.Refusal refusal) {
         refusals.add(
             "%s %d to %d: %s"
@@ -79,9 +81,9 @@ final class DriveReader implements AutoCloseable {
         : new Sample(ordered, profile.shown((int) status.getAsDouble()), refusals);
   }
 
-  private Response exchange(Request request) throws NotDone {
+  private Response exchange(Request request, Gate gate) throws NotDone {
     try {
-      return client.ask(target.unit(), request);
+      return client.ask(target.unit(), request, gate);
     } catch (IOException | FrameFault broken) {
       throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
     }
@@ -89,7 +91,12 @@ final class DriveReader implements AutoCloseable {
 
   /** The answer to a request; a refusal is not done. */
   Response ask(Request request) throws NotDone {
-    Response answer = exchange(request);
+    return ask(request, Gate.OPEN);
+  }
+
+  /** The answer to a request that a gate lets out; a refusal is not done. */
+  Response ask(Request request, Gate gate) throws NotDone {
+    Response answer = exchange(request, gate);
     if (answer instanceof Response.Refusal refusal) {
       throw new NotDone("%s refused: %s".formatted(target, refusal.words()));
     }

@@ -7,6 +7,9 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
+import java.util.function.LongSupplier;
+import java.util.function.Supplier;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
@@ -19,9 +22,8 @@ import unimotus.core.profile.WordState;
 import unimotus.core.profile.Words;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.devices.modbus.Client;
-import unimotus.devices.modbus.FrameFault;
+import unimotus.devices.modbus.Gate;
 import unimotus.devices.modbus.Request;
-import unimotus.devices.modbus.Response;
 import unimotus.devices.modbus.Tap;
 
 /**
@@ -34,6 +36,7 @@ public final class LiveLink implements AutoCloseable {
   public static final Duration ARMED_FOR = Duration.ofMinutes(2);
 
   private static final int TIMEOUT_MILLISECONDS = 1000;
+  private static final int TRIES_TO_HAND_BACK = 5;
   private static final int POLLS_FOR_A_STATE = 40;
   private static final int POLL_MILLISECONDS = 25;
 
@@ -42,8 +45,11 @@ public final class LiveLink implements AutoCloseable {
   private final WordProfile profile;
   private final DriveReader reader;
   private final Arming arming;
-  private final Tap tap;
-  private int lastControlWord;
+  private final Supplier<Client> clients;
+  private final ReferenceLimit limit;
+
+  /** What was written last; empty before. */
+  private OptionalInt lastControlWord = OptionalInt.empty();
 
   /** What was written last; not a number before. */
   private double lastReference = Double.NaN;
@@ -54,6 +60,8 @@ public final class LiveLink implements AutoCloseable {
   /** Something was written that nobody has taken back yet. */
   private volatile boolean owed;
 
+  private int triesToHandBack;
+
   /**
    * A link; it joins with the first request.
    *
@@ -61,24 +69,51 @@ public final class LiveLink implements AutoCloseable {
    * @param profile its words
    */
   public LiveLink(Target target, RegisterMap map, WordProfile profile, Clock clock) {
-    this(target, map, profile, clock, Tap.NONE);
+    this(target, map, profile, new Times(clock, System::nanoTime), ReferenceLimit.NONE, Tap.NONE);
   }
 
   /**
-   * A link whose frames are looked at.
+   * The clocks of a link.
+   *
+   * @param wall tells when something was written
+   * @param nanos tells how long ago; it only goes forward
+   */
+  public record Times(Clock wall, LongSupplier nanos) {}
+
+  /**
+   * A link whose references are limited and whose frames are looked at.
    *
    * @param map the drive's registers; those with a role are understood
    * @param profile its words
+   * @param limit what of a reference the axis allows
    * @param tap is shown every frame
    */
-  public LiveLink(Target target, RegisterMap map, WordProfile profile, Clock clock, Tap tap) {
-    this.tap = tap;
+  public LiveLink(
+      Target target,
+      RegisterMap map,
+      WordProfile profile,
+      Times times,
+      ReferenceLimit limit,
+      Tap tap) {
+    this(
+        target, map, profile, times, limit, () -> target.route().client(TIMEOUT_MILLISECONDS, tap));
+  }
+
+  /** A link over clients made by somebody else. */
+  LiveLink(
+      Target target,
+      RegisterMap map,
+      WordProfile profile,
+      Times times,
+      ReferenceLimit limit,
+      Supplier<Client> clients) {
+    this.clients = clients;
     this.target = target;
     this.map = map;
     this.profile = profile;
-    this.arming = new Arming(target, clock, ARMED_FOR);
-    this.reader =
-        new DriveReader(target, map, profile, target.route().client(TIMEOUT_MILLISECONDS, tap));
+    this.limit = limit;
+    this.arming = new Arming(target, times.wall(), times.nanos(), ARMED_FOR);
+    this.reader = new DriveReader(target, map, profile, clients.get());
   }
 
   /** Where it goes. */
@@ -145,9 +180,25 @@ public final class LiveLink implements AutoCloseable {
   public boolean expire() throws NotDone {
     boolean expired = arming.expire();
     if (owed && !isArmed()) {
-      handBack();
+      handBackAgain();
     }
     return expired;
+  }
+
+  /** Tries it a few times and then says so: a drive that refuses for ever is not asked for ever. */
+  private void handBackAgain() throws NotDone {
+    try {
+      handBack();
+    } catch (NotDone why) {
+      triesToHandBack++;
+      if (owed && triesToHandBack >= TRIES_TO_HAND_BACK) {
+        owed = false;
+        throw new NotDone(
+            "NOT HANDED BACK after %d tries, use the machine's own stop: %s"
+                .formatted(TRIES_TO_HAND_BACK, why.getMessage()));
+      }
+      throw why;
+    }
   }
 
   /**
@@ -162,11 +213,15 @@ public final class LiveLink implements AutoCloseable {
    * Sets the reference, in the unit of its register. After a start in reverse that is told by the
    * sign a value without one does not turn the motor.
    *
-   * @throws NotDone where the link is not armed or the drive refuses
+   * @throws NotDone where the link is not armed, the value is beyond what register, axis or drive
+   *     allow, or the drive refuses
    */
   public synchronized void reference(double value) throws NotDone {
-    arming.command();
-    write(needed(RegisterRole.REFERENCE), backward ? -Math.abs(value) : value);
+    Gate gate = arming.command();
+    RegisterEntry entry = needed(RegisterRole.REFERENCE);
+    double signed = backward ? -Math.abs(value) : value;
+    limit.check(entry, signed);
+    write(entry, signed, gate);
   }
 
   /**
@@ -175,8 +230,11 @@ public final class LiveLink implements AutoCloseable {
    * @throws NotDone where the link is not armed or the drive refuses
    */
   public synchronized void set(RegisterEntry entry, double value) throws NotDone {
-    arming.command();
-    write(entry, value);
+    Gate gate = arming.command();
+    if (entry.role() == RegisterRole.REFERENCE) {
+      limit.check(entry, value);
+    }
+    write(entry, value, gate);
   }
 
   /**
@@ -185,7 +243,7 @@ public final class LiveLink implements AutoCloseable {
    * @throws NotDone where the link is not armed, or the drive does not go on; naming the state
    */
   public synchronized void want(Intent intent) throws NotDone {
-    arming.command();
+    Gate gate = arming.command();
     needed(RegisterRole.STATUS_WORD);
     RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
     Sample sample = read();
@@ -193,14 +251,13 @@ public final class LiveLink implements AutoCloseable {
         sample
             .state()
             .orElseThrow(() -> new NotDone("the status word shows no state of the profile"));
-    int before = (int) sample.value(control).orElse(lastControlWord);
+    int before = (int) sample.value(control).orElse(lastControlWord.orElse(0));
     try {
       List<Step> way = new WordMachine(profile).way(at, intent, before);
-      turnReference(intent, sample);
+      turnReference(intent, sample, gate);
       for (Step step : way) {
-        // A stop meanwhile has disarmed the link: no further step goes out.
-        arming.command();
-        write(control, step.word());
+        // Where the link was disarmed meanwhile, the gate lets no further step out.
+        write(control, step.word(), gate);
         await(step.then());
       }
     } catch (IllegalArgumentException byItself) {
@@ -209,7 +266,7 @@ public final class LiveLink implements AutoCloseable {
   }
 
   /** Where no bit tells the direction the sign of the reference does. */
-  private void turnReference(Intent intent, Sample sample) throws NotDone {
+  private void turnReference(Intent intent, Sample sample, Gate gate) throws NotDone {
     boolean reverse = intent == Intent.START_REVERSE;
     if (profile.direction().isInTheWord() || !reverse && intent != Intent.START_FORWARD) {
       return;
@@ -232,7 +289,7 @@ public final class LiveLink implements AutoCloseable {
     double wanted = reverse ? -Math.abs(now) : Math.abs(now);
     backward = reverse;
     if (wanted != now) {
-      write(reference, wanted);
+      write(reference, wanted, gate);
     }
   }
 
@@ -268,93 +325,139 @@ public final class LiveLink implements AutoCloseable {
   }
 
   /**
-   * Disarms and writes the stop word at once, armed or not. Where the way allows it, over a
-   * connection of its own: it does not wait for what is under way. On a serial port it waits for
-   * the one answer that is on its way. No step of a command follows it.
+   * Disarms, writes the stop word at once, armed or not, and then a reference of nothing where
+   * there is a register for it. Where the way allows it, over a connection of its own: it does not
+   * wait for what is under way. On a serial port it waits for the one answer that is on its way. No
+   * step of a command follows it.
    *
-   * @throws NotDone where the drive does not take it: use the machine's own stop
+   * @throws NotDone where the drive does not take the stop word: use the machine's own stop
    */
   public void stop() throws NotDone {
     disarm();
     int word = new WordMachine(profile).stopWord();
     Request request = request(needed(RegisterRole.CONTROL_WORD), word);
+    String written = "stop: control word = " + Words.hex(word);
     if (!target.route().isShared()) {
       reader.ask(request);
       owed = false;
-      arming.note("stop: control word = " + Words.hex(word));
+      arming.note(written);
+      zeroReference(reader);
       return;
     }
-    try (Client own = target.route().client(TIMEOUT_MILLISECONDS, tap)) {
-      stopWord(own, request);
-      arming.note("stop: control word = " + Words.hex(word));
+    try (DriveReader own = new DriveReader(target, map, profile, clients.get())) {
+      own.ask(request);
+      arming.note(written);
       synchronized (this) {
-        // A word that was already on its way when the link was disarmed is overruled.
-        stopWord(own, request);
+        // A word that was already on its way over the other connection is overruled.
+        own.ask(request);
         owed = false;
+        zeroReference(own);
       }
-    } catch (IOException | FrameFault broken) {
+    } catch (IOException broken) {
       throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
     }
   }
 
-  private void stopWord(Client own, Request request) throws IOException, FrameFault, NotDone {
-    Response answer = own.ask(target.unit(), request);
-    if (answer instanceof Response.Refusal refusal) {
-      throw new NotDone("%s refused: %s".formatted(target, refusal.words()));
+  /** The motor is stopped already: a drive that does not take this is told, and no more. */
+  private void zeroReference(DriveReader over) {
+    Optional<RegisterEntry> reference = map.entry(RegisterRole.REFERENCE).filter(this::takesZero);
+    if (reference.isEmpty()) {
+      return;
     }
+    try {
+      over.ask(request(reference.get(), 0));
+      arming.note("stop: %s = 0".formatted(reference.get().name()));
+    } catch (NotDone refused) {
+      arming.note("stop: reference not set to 0: " + refused.getMessage());
+    }
+  }
+
+  private boolean takesZero(RegisterEntry reference) {
+    return reference.access().isWritable() && reference.minimum() <= 0 && reference.maximum() >= 0;
   }
 
   /**
    * Gives the drive back to its controller: stop word, reference to nothing, then both are read
-   * back, and the link is disarmed.
+   * back, and the link is disarmed. What somebody else has written since stays as it is.
    *
    * @throws NotDone where something else stands there than was written: somebody else writes
    */
   public synchronized void handBack() throws NotDone {
-    int stop = new WordMachine(profile).stopWord();
     RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
-    Optional<RegisterEntry> reference = map.entry(RegisterRole.REFERENCE);
-    write(control, stop);
-    if (reference.isPresent()) {
-      write(reference.get(), 0);
+    Optional<RegisterEntry> reference = map.entry(RegisterRole.REFERENCE).filter(this::takesZero);
+    int stop = new WordMachine(profile).stopWord();
+    Sample before = read();
+    disarm();
+    backward = false;
+    OptionalDouble found = before.value(control);
+    if (found.isPresent() && !isOwn((int) found.getAsDouble(), stop)) {
+      owed = false;
+      throw new NotDone(
+          "%s was left alone: its control word is %s and not the one written here, somebody else commands it"
+              .formatted(target, Words.hex((int) found.getAsDouble())));
+    }
+    write(control, stop, Gate.OPEN);
+    boolean ownReference = reference.isPresent() && isOwn(before, reference.get());
+    if (ownReference) {
+      write(reference.get(), 0, Gate.OPEN);
     }
     owed = false;
-    backward = false;
-    Sample sample = read();
-    disarm();
-    OptionalDouble stands = sample.value(control);
+    triesToHandBack = 0;
+    Sample after = read();
     boolean other =
-        stands.isPresent() && stands.getAsDouble() != stop
-            || reference.map(sample::value).orElse(OptionalDouble.empty()).orElse(0) != 0;
+        after.value(control).orElse(stop) != stop
+            || ownReference && after.value(reference.get()).orElse(0) != 0;
     if (other) {
       throw new NotDone(
           "%s was not handed back: its words are not as they were written".formatted(target));
     }
     arming.note(
-        stands.isPresent()
+        after.value(control).isPresent()
             ? "handed back and checked"
             : "handed back; its control word cannot be read, so that is not checked");
   }
 
-  private void write(RegisterEntry entry, double value) throws NotDone {
+  /** Whether a control word is the one of this link; before it wrote any, none is foreign. */
+  private boolean isOwn(int found, int stop) {
+    return lastControlWord.isEmpty() || found == lastControlWord.getAsInt() || found == stop;
+  }
+
+  private boolean isOwn(Sample found, RegisterEntry reference) {
+    OptionalDouble stands = found.value(reference);
+    return Double.isNaN(lastReference)
+        || stands.isEmpty()
+        || Math.abs(stands.getAsDouble() - lastReference) <= Math.abs(reference.scale());
+  }
+
+  private void write(RegisterEntry entry, double value, Gate gate) throws NotDone {
     try {
-      // Also where no answer comes: the drive may have taken it.
       Request request = request(entry, value);
-      owed = true;
-      reader.ask(request);
-      if (entry.role() == RegisterRole.CONTROL_WORD) {
-        lastControlWord = (int) value;
-      }
-      if (entry.role() == RegisterRole.REFERENCE) {
-        lastReference = value;
-      }
-      StringBuilder sent = new StringBuilder();
+      reader.ask(
+          request,
+          send ->
+              gate.pass(
+                  () -> {
+                    sent(entry, value);
+                    send.now();
+                  }));
+      StringBuilder words = new StringBuilder();
       for (int word : entry.words(value)) {
-        sent.append(' ').append(Words.hex(word));
+        words.append(' ').append(Words.hex(word));
       }
-      arming.note("%s =%s".formatted(entry.name(), sent));
+      arming.note("%s =%s".formatted(entry.name(), words));
     } catch (IllegalArgumentException outside) {
       throw new NotDone(String.valueOf(outside.getMessage()));
+    }
+  }
+
+  /** Counts from the moment it goes out: where no answer comes the drive may have taken it. */
+  private void sent(RegisterEntry entry, double value) {
+    owed = true;
+    if (entry.role() == RegisterRole.CONTROL_WORD) {
+      lastControlWord = OptionalInt.of((int) value);
+    }
+    if (entry.role() == RegisterRole.REFERENCE) {
+      lastReference = value;
     }
   }
 

@@ -56,7 +56,8 @@ class LiveCaptureTest {
                 new Target(standIns.server().route(), 2),
                 DriveRegisters.map(),
                 DriveProfiles.CIA_402_VELOCITY,
-                Clock.systemUTC(),
+                new LiveLink.Times(Clock.systemUTC(), System::nanoTime),
+                ReferenceLimit.NONE,
                 recorder)) {
       link.identity();
       link.arm("A. Tester");

@@ -25,6 +25,7 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.modbus.Tap;
 import unimotus.devices.modbus.Troubles;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
@@ -33,6 +34,7 @@ import unimotus.workbench.Demo;
 class LiveLinkTest {
   private static final class Hands extends Clock {
     private Instant now = Instant.parse("2026-11-26T08:00:00Z");
+    private volatile long nanos;
 
     @Override
     public Instant instant() {
@@ -51,6 +53,11 @@ class LiveLinkTest {
 
     void pass(Duration time) {
       now = now.plus(time);
+      nanos += time.toNanos();
+    }
+
+    long nanos() {
+      return nanos;
     }
   }
 
@@ -75,7 +82,17 @@ class LiveLinkTest {
   }
 
   private LiveLink link(Target target) {
-    return new LiveLink(target, DriveRegisters.map(), DriveProfiles.CIA_402_VELOCITY, clock);
+    return link(target, ReferenceLimit.NONE);
+  }
+
+  private LiveLink link(Target target, ReferenceLimit limit) {
+    return new LiveLink(
+        target,
+        DriveRegisters.map(),
+        DriveProfiles.CIA_402_VELOCITY,
+        new LiveLink.Times(clock, clock::nanos),
+        limit,
+        Tap.NONE);
   }
 
   private double read(DriveRegisters register) throws NotDone {
@@ -258,10 +275,11 @@ class LiveLinkTest {
   @Test
   void whatTheDriveRefusesIsSaidInWords() throws IOException {
     link.arm("A. Tester");
-    assertThatThrownBy(() -> link.reference(325))
+    RegisterEntry timeout = DriveRegisters.LINK_TIMEOUT.entry();
+    assertThatThrownBy(() -> link.set(timeout, 70))
         .hasMessageContaining("refused")
         .hasMessageContaining("illegal data value");
-    assertThatThrownBy(() -> link.reference(500)).hasMessageContaining("does not fit");
+    assertThatThrownBy(() -> link.set(timeout, 7000)).hasMessageContaining("does not fit");
     try (LiveLink nobody = link(target(99))) {
       assertThatThrownBy(nobody::read)
           .hasMessageContaining("unit 99")
@@ -293,5 +311,86 @@ class LiveLinkTest {
                     System::nanoTime))
         .hasMessageContaining("Empty");
     assertThatThrownBy(() -> StandIns.profile("morse")).hasMessageContaining("cia402");
+  }
+
+  /** No faster than the drive's settings, and no further than the register holds. */
+  @Test
+  void aReferenceBeyondAxisAndRegisterIsNotWritten() throws Exception {
+    try (LiveLink drum = link(target(1), ReferenceLimit.of(Buses.drum(Demo.project())))) {
+      drum.arm("A. Tester");
+      drum.reference(50);
+      assertThatThrownBy(() -> drum.reference(50.02))
+          .hasMessageContaining("50.02 Hz, over 50 Hz")
+          .hasMessageContaining("maximum frequency of the drive");
+      assertThatThrownBy(() -> drum.reference(-51)).hasMessageContaining("51 Hz, over 50 Hz");
+      assertThatThrownBy(() -> drum.reference(321)).hasMessageContaining("320 to 320 Hz, not 321");
+      assertThatThrownBy(() -> drum.set(DriveRegisters.REFERENCE.entry(), 60))
+          .hasMessageContaining("over 50 Hz");
+      assertThat(drum.read().value(DriveRegisters.REFERENCE.entry())).hasValue(50);
+    }
+  }
+
+  /** The stop takes the reference as well: the next start is from nothing. */
+  @Test
+  void aStopZeroesTheReference() throws NotDone {
+    link.arm("A. Tester");
+    link.reference(5);
+    link.want(Intent.START_FORWARD);
+    link.stop();
+    assertThat(read(DriveRegisters.REFERENCE)).isZero();
+    assertThat(link.log()).anyMatch(l -> l.contains("stop: frequency reference = 0"));
+  }
+
+  /** A drive that refuses to be handed back is asked five times, then it is said aloud. */
+  @Test
+  void aHandBackThatIsRefusedForEverEnds() throws Exception {
+    link.arm("A. Tester");
+    link.reference(1);
+    link.want(Intent.START_FORWARD);
+    clock.pass(LiveLink.ARMED_FOR.plusSeconds(1));
+    standIns.server().misbehave(new Troubles(0, 1, 0));
+    for (int i = 0; i < 4; i++) {
+      assertThatThrownBy(link::expire).hasMessageContaining("did not answer");
+      assertThat(link.isOwed()).isTrue();
+    }
+    assertThatThrownBy(link::expire)
+        .hasMessageContaining("NOT HANDED BACK after 5 tries")
+        .hasMessageContaining("the machine's own stop");
+    assertThat(link.isOwed()).isFalse();
+    standIns.server().misbehave(Troubles.NONE);
+    assertThat(link.expire()).isFalse();
+    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
+  }
+
+  /** What another controller wrote since is not overwritten, and is told. */
+  @Test
+  void aDriveThatSomebodyElseCommandsIsLeftAlone() throws Exception {
+    link.arm("A. Tester");
+    link.reference(1);
+    link.want(Intent.START_FORWARD);
+    try (LiveLink other = link(target(1))) {
+      other.arm("the controller");
+      other.want(Intent.STOP);
+      other.reference(7);
+      other.want(Intent.START_FORWARD);
+      other.set(DriveRegisters.CONTROL_WORD.entry(), 0x17F);
+      clock.pass(LiveLink.ARMED_FOR.plusSeconds(1));
+      assertThatThrownBy(link::expire)
+          .hasMessageContaining("left alone")
+          .hasMessageContaining("0x017F");
+      assertThat(link.isOwed()).isFalse();
+      assertThat(read(DriveRegisters.REFERENCE)).isEqualTo(7);
+      assertThat(read(DriveRegisters.CONTROL_WORD)).isEqualTo(0x17F);
+    }
+  }
+
+  /** Setting the wall clock back keeps nothing armed: the time of an arming only goes forward. */
+  @Test
+  void aClockThatIsSetBackKeepsNothingArmed() throws NotDone {
+    link.arm("A. Tester");
+    clock.now = clock.now.minus(Duration.ofDays(1));
+    clock.nanos += LiveLink.ARMED_FOR.plusSeconds(1).toNanos();
+    assertThat(link.isArmed()).isFalse();
+    assertThatThrownBy(() -> link.reference(1)).hasMessageContaining("not armed");
   }
 }

@@ -1,0 +1,213 @@
+package unimotus.workbench.live;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.List;
+import java.util.Random;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicLong;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.WordMachine;
+import unimotus.core.profile.WordMachine.Intent;
+import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.modbus.Client;
+import unimotus.devices.modbus.Gate;
+import unimotus.devices.modbus.Request;
+import unimotus.devices.modbus.Response;
+import unimotus.devices.modbus.Route;
+import unimotus.devices.serial.SerialSettings;
+
+/**
+ * A stop, a leave or an arming that ends, at any moment of a command: after it no step of the
+ * command goes out. Clocks are held, answers come late; thousands of interleavings of a commanding
+ * and a stopping thread.
+ */
+class StopInterleavingTest {
+  private static final int ROUNDS = 5000;
+  private static final int STOP = new WordMachine(DriveProfiles.CIA_402_VELOCITY).stopWord();
+
+  /** A bus that remembers what went out, in order; a drive behind it that follows every word. */
+  private static final class Bus {
+    final List<String> sent = Collections.synchronizedList(new ArrayList<>());
+    final Random random;
+    int state = 0x40;
+    int control;
+
+    Bus(long seed) {
+      random = new Random(seed);
+    }
+
+    private synchronized int late() {
+      return random.nextInt(40);
+    }
+
+    private void dawdle() {
+      for (int i = late(); i > 0; i--) {
+        Thread.onSpinWait();
+        if (i % 8 == 0) {
+          Thread.yield();
+        }
+      }
+    }
+
+    private synchronized void take(int word) {
+      control = word;
+      state =
+          switch (word & 0x8F) {
+            case 0x06 -> 0x21;
+            case 0x07 -> state == 0x40 ? 0x40 : 0x23;
+            case 0x0F -> state == 0x40 ? 0x40 : 0x27;
+            default -> 0x40;
+          };
+    }
+
+    Client client() {
+      return new Client() {
+        @Override
+        public synchronized Response ask(int unit, Request request, Gate gate) throws IOException {
+          gate.pass(
+              () -> {
+                dawdle();
+                if (request instanceof Request.WriteOne one) {
+                  sent.add("%d=%d".formatted(one.address(), one.value()));
+                }
+              });
+          dawdle();
+          if (request instanceof Request.WriteOne one) {
+            if (one.address() == DriveRegisters.CONTROL_WORD.entry().address()) {
+              take(one.value());
+            }
+            return new Response.Done(request);
+          }
+          Request.Read read = (Request.Read) request;
+          List<Integer> values = new ArrayList<>(Collections.nCopies(read.count(), 0));
+          boolean inputs = read.function() == 4;
+          synchronized (Bus.this) {
+            values.set(0, inputs ? state : control);
+          }
+          return new Response.Values(read.function(), values);
+        }
+
+        @Override
+        public void close() {}
+      };
+    }
+  }
+
+  private static LiveLink link(Bus bus, Route route, AtomicLong nanos) {
+    return new LiveLink(
+        new Target(route, 1),
+        DriveRegisters.map(),
+        DriveProfiles.CIA_402_VELOCITY,
+        new LiveLink.Times(Clock.systemUTC(), nanos::get),
+        ReferenceLimit.NONE,
+        bus::client);
+  }
+
+  private static void end(LiveLink link, int how, Bus bus, AtomicLong nanos) throws NotDone {
+    switch (how) {
+      case 0 -> {
+        link.disarm();
+        bus.sent.add("ended");
+      }
+      case 1 -> {
+        nanos.addAndGet(LiveLink.ARMED_FOR.plusSeconds(1).toNanos());
+        // What was let out before may still be going out.
+        assertThat(link.isArmed()).isFalse();
+        bus.sent.add("ended");
+        link.expire();
+      }
+      default -> {
+        link.disarm();
+        bus.sent.add("ended");
+        link.stop();
+      }
+    }
+  }
+
+  private static boolean isCommand(String sent) {
+    return !sent.equals("0=" + STOP) && !sent.equals("1=0");
+  }
+
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void nothingOfACommandFollowsItsEnd(boolean shared) throws Exception {
+    Route route =
+        shared
+            ? new Route.Tcp("127.0.0.1", 502)
+            : new Route.Serial("none", SerialSettings.STANDARD);
+    ExecutorService threads = Executors.newFixedThreadPool(2);
+    int cut = 0;
+    try {
+      for (int round = 0; round < ROUNDS; round++) {
+        Bus bus = new Bus(round);
+        AtomicLong nanos = new AtomicLong();
+        LiveLink link = link(bus, route, nanos);
+        link.arm("A. Tester");
+        CountDownLatch both = new CountDownLatch(2);
+        Random random = new Random(~round);
+        int how = random.nextInt(3);
+        int wait = random.nextInt(400);
+        Future<?> commanding =
+            threads.submit(
+                () -> {
+                  both.countDown();
+                  both.await();
+                  try {
+                    link.reference(5);
+                    link.want(Intent.START_FORWARD);
+                  } catch (NotDone ended) {
+                    return false;
+                  }
+                  return true;
+                });
+        Future<?> ending =
+            threads.submit(
+                () -> {
+                  both.countDown();
+                  both.await();
+                  for (int i = 0; i < wait; i++) {
+                    Thread.onSpinWait();
+                  }
+                  end(link, how, bus, nanos);
+                  return null;
+                });
+        commanding.get();
+        ending.get();
+        int at = bus.sent.indexOf("ended");
+        List<String> after = bus.sent.subList(at + 1, bus.sent.size());
+        assertThat(after.stream().filter(StopInterleavingTest::isCommand))
+            .as("round %d, ended by %d: %s", round, how, bus.sent)
+            .isEmpty();
+        cut += at < 4 ? 1 : 0;
+        link.close();
+      }
+    } finally {
+      threads.shutdownNow();
+    }
+    assertThat(cut).as("commands that were cut short").isGreaterThan(ROUNDS / 20);
+    System.out.printf(
+        "stop while commanding, %s: %d interleavings, %d cut short, 0 steps after the end%n",
+        shared ? "TCP" : "serial", ROUNDS, cut);
+  }
+
+  /** The register the test reads and writes are the ones the link means. */
+  @Test
+  void theAddressesAreThoseOfTheMap() {
+    assertThat(DriveRegisters.map().entry(RegisterRole.CONTROL_WORD).orElseThrow().address())
+        .isZero();
+    assertThat(DriveRegisters.map().entry(RegisterRole.REFERENCE).orElseThrow().address())
+        .isEqualTo(1);
+  }
+}
