@@ -46,10 +46,9 @@ public final class Desk {
   /**
    * A link that writes.
    *
-   * @param target where to
-   * @param stop writes the stop word at once
+   * @param drive the axis whose drive it is, and where it is joined
    */
-  public record Armed(String target, Runnable stop) {}
+  public record Armed(String drive) {}
 
   /** A circuit as it was asked to be opened: what is commanded and what is broken. */
   public record Circuit(CommandState state, List<WiringFault> faults) {}
@@ -80,6 +79,7 @@ public final class Desk {
       new ReadOnlyObjectWrapper<>(new Message("", false));
 
   private final ObjectProperty<@Nullable Armed> armed = new SimpleObjectProperty<>();
+  private @Nullable Runnable stop;
 
   private int depth;
   private boolean waiting;
@@ -110,6 +110,20 @@ public final class Desk {
   /** What is armed to write to a device; null while nothing is. */
   public ObjectProperty<@Nullable Armed> armed() {
     return armed;
+  }
+
+  /** Stops the drive that is joined, armed or not; false where none is. */
+  public boolean stop() {
+    Runnable now = stop;
+    if (now != null) {
+      now.run();
+    }
+    return now != null;
+  }
+
+  /** What stops the drive that is joined; null where none is. */
+  public void stopWith(@Nullable Runnable next) {
+    stop = next;
   }
 
   /** The open project with its history. */

@@ -344,4 +344,46 @@ class MapBusTest extends WindowTest {
     press("#controller-copy");
     assertThat(message(this)).contains("clipboard");
   }
+
+  /**
+   * The link stays with the drive it joined, whatever axis is looked at; F8 stops it armed or not.
+   */
+  @Test
+  void aLinkBelongsToTheDriveItJoined() throws Exception {
+    press("#map-registers");
+    answers.file = folder.resolve("map.csv");
+    Files.writeString(answers.file, FROM_ONE);
+    press("#import-map");
+    press("#map-down");
+    press("#map-live");
+    press("#live-stand-ins");
+    assertThat(shows("Should this program or its cable be lost: ")).isTrue();
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    double reference = lookup("#live-reference").query().localToScene(0, 0).getY();
+    waitUntil(() -> lookup("#armed-band").query().isVisible());
+    assertThat(lookup("#live-reference").query().localToScene(0, 0).getY()).isEqualTo(reference);
+    type("#live-reference", "10 Hz");
+    press("#live-start-forward");
+    waitUntil(() -> says("operation enabled"));
+    interact(() -> desk.show("infeed-belt", WorkStep.MAP));
+    settle();
+    press("#map-live");
+    assertThat(shows("Joined: the drive of Rinse drum")).isTrue();
+    assertThat(shows("Armed: this program writes to Rinse drum")).isTrue();
+    press("#live-record");
+    assertThat(message(this)).contains("belongs to Rinse drum");
+    push(KeyCode.F8);
+    waitUntil(() -> message(this).contains("stop word written"));
+    assertThat(lookup("#armed-band").query().isVisible()).isFalse();
+    push(KeyCode.F8);
+    waitUntil(() -> says("switch on disabled"));
+    press("#live-leave");
+    assertThat(shows("Joined: ")).isFalse();
+    push(KeyCode.F8);
+    assertThat(desk.session().project().readings())
+        .noneMatch(r -> r.axis().equals("infeed-belt") && r.instrument().startsWith("fieldbus"));
+  }
 }

@@ -3,6 +3,7 @@ package unimotus.desktop.map;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
@@ -26,6 +27,9 @@ import unimotus.workbench.live.LiveWatch;
 final class CommandCard extends VBox {
   private static final int LOG_LINES = 12;
 
+  /** A hand notices within this time that a motor runs on (common practice). */
+  private static final double TIMEOUT_SECONDS = 2;
+
   /** What the card asks for. */
   interface Asked {
     /** Arms under a name. */
@@ -43,6 +47,9 @@ final class CommandCard extends VBox {
       new ChoiceField<>("register to write", List.of(), n -> n, n -> {});
   private final TextField other = new TextField("0");
   private final VBox log = Parts.column(1);
+  private final Label loss = Parts.prose("", "ink-label");
+  private final Button timeout =
+      Parts.quiet("live-timeout", "set it to 2 s", () -> setTimeout(TIMEOUT_SECONDS));
   private RegisterMap map;
 
   CommandCard(Desk desk, RegisterMap map, Asked asked) {
@@ -67,6 +74,8 @@ final class CommandCard extends VBox {
             Parts.prose(
                 "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
                 "ink-label"),
+            loss,
+            timeout,
             Parts.row(
                 8,
                 who,
@@ -114,6 +123,25 @@ final class CommandCard extends VBox {
       others.getItems().setAll(writable);
       others.show(writable.isEmpty() ? null : writable.get(0));
     }
+  }
+
+  /** What a lost laptop does to the machine; offers the drive's own time-out where it has one. */
+  void showLoss(String words) {
+    loss.setText("Should this program or its cable be lost: " + words);
+    boolean offered =
+        map.entry(RegisterRole.LINK_TIMEOUT).filter(e -> e.access().isWritable()).isPresent();
+    timeout.setVisible(offered);
+    timeout.setManaged(offered);
+  }
+
+  private void setTimeout(double seconds) {
+    map.entry(RegisterRole.LINK_TIMEOUT)
+        .ifPresent(
+            e -> {
+              MeasureUnit unit = MeasureUnit.ofSymbol(e.unit()).orElse(MeasureUnit.SECOND_UNIT);
+              double value = MeasureUnit.SECOND_UNIT.convert(seconds, unit);
+              asked.command(l -> l.set(e, value));
+            });
   }
 
   /** The reference is entered in the unit of its register. */

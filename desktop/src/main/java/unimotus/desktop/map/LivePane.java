@@ -20,6 +20,7 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.review.AxisReview;
+import unimotus.core.settings.LinkLoss;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -56,7 +57,14 @@ final class LivePane extends HBox {
 
   private @Nullable LiveWatch watch;
 
+  /** The axis whose drive is joined; whatever axis is looked at, the link stays with that one. */
+  private Joined joined = Joined.NONE;
+
   private FrameRecorder recorder = new FrameRecorder(System::nanoTime);
+
+  private record Joined(String axis, String name) {
+    static final Joined NONE = new Joined("", "");
+  }
 
   /** The last second and a bit. */
   private final Deque<Sample> recent = new ArrayDeque<>();
@@ -95,6 +103,10 @@ final class LivePane extends HBox {
 
   /** Takes map and words of the axis that is shown. */
   void refresh() {
+    if (watch != null) {
+      mapSaid.setText(joinedWords());
+      return;
+    }
     Optional<FieldbusLink> link =
         desk.review().map(AxisReview::assembly).map(a -> a.record().fieldbus());
     boolean own = link.isPresent() && !link.get().registers().isEmpty();
@@ -119,9 +131,27 @@ final class LivePane extends HBox {
     }
     profiles.show(profile);
     command.show(map);
-    if (watch == null) {
-      command.showReference();
-    }
+    command.showReference();
+    command.showLoss(loss(own));
+  }
+
+  /** Which drive is joined, and that its registers are those it was joined with. */
+  private String joinedWords() {
+    boolean here = joined.axis().equals(String.valueOf(desk.axisId().get()));
+    return here
+        ? "Joined with %d registers; changes of the map count from the next joining."
+            .formatted(map.entries().size())
+        : "Joined: the drive of %s. Leave it before another is joined.".formatted(joined.name());
+  }
+
+  /** What the drive does when this program falls silent. */
+  private String loss(boolean own) {
+    return desk.review()
+        .map(AxisReview::assembly)
+        .filter(a -> own)
+        .map(LinkLoss::of)
+        .map(LinkLoss::words)
+        .orElse("Its own time-out is not known: take it that the motor runs on.");
   }
 
   private ScrollPane left() {
@@ -179,6 +209,12 @@ final class LivePane extends HBox {
       command.showReference();
       LiveWatch next = new LiveWatch(link, POLL_MILLISECONDS, new Told(link));
       watch = next;
+      joined =
+          new Joined(
+              String.valueOf(desk.axisId().get()),
+              desk.review().map(r -> r.axis().name()).orElse("no axis"));
+      mapSaid.setText(joinedWords());
+      desk.stopWith(() -> stop(link));
       next.command(this::identify);
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
@@ -242,12 +278,15 @@ final class LivePane extends HBox {
   private void leave() {
     LiveWatch old = watch;
     watch = null;
+    joined = Joined.NONE;
     recent.clear();
     desk.armed().set(null);
+    desk.stopWith(null);
     readout.begin();
     if (old != null) {
       old.close();
     }
+    refresh();
   }
 
   private void show(LiveLink from, Sample sample) {
@@ -269,6 +308,11 @@ final class LivePane extends HBox {
     Optional<Evidence> evidence = desk.evidence();
     if (now == null || sample == null) {
       desk.refuse("join a drive first");
+      return;
+    }
+    if (!joined.axis().equals(desk.axisId().get())) {
+      desk.refuse(
+          "what is read belongs to %s: look at that axis to record it".formatted(joined.name()));
       return;
     }
     if (evidence.isEmpty()) {
@@ -296,7 +340,7 @@ final class LivePane extends HBox {
     try {
       LiveLink link = now.link();
       link.arm(who);
-      desk.armed().set(new Desk.Armed(link.target().toString(), () -> stop(link)));
+      desk.armed().set(new Desk.Armed("%s, %s".formatted(joined.name(), link.target())));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }

@@ -7,7 +7,10 @@ import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 
-/** Stands over every station while something is armed to write to a device. */
+/**
+ * Stands under every station while something is armed to write to a device: there nothing moves
+ * under the pointer when it comes.
+ */
 final class ArmedBand extends HBox {
   private final Desk desk;
   private final Label target = Parts.label("");
@@ -31,16 +34,11 @@ final class ArmedBand extends HBox {
         armed == null
             ? ""
             : "⚠  Armed: this program writes to %s. The machine may move."
-                .formatted(armed.target()));
+                .formatted(armed.drive()));
   }
 
-  /** Writes the stop word; says whether anything was armed. */
+  /** Writes the stop word, armed or not; says whether a drive is joined. */
   boolean stop() {
-    Desk.Armed armed = desk.armed().get();
-    if (armed == null) {
-      return false;
-    }
-    armed.stop().run();
-    return true;
+    return desk.stop();
   }
 }

@@ -69,10 +69,10 @@ public final class Shell extends StackPane {
     frame.setTop(header);
     frame.setLeft(axes);
     frame.setCenter(middle);
-    frame.setBottom(messageLine);
     getChildren().add(frame);
     unproved = new UnprovedBand(desk);
     armed = new ArmedBand(desk);
+    frame.setBottom(new VBox(armed, messageLine));
     desk.onRefresh(this::refresh);
     desk.message().addListener((o, was, is) -> showMessage(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -138,7 +138,7 @@ public final class Shell extends StackPane {
       shown = next;
       Node node = next.node();
       VBox.setVgrow(node, javafx.scene.layout.Priority.ALWAYS);
-      middle.getChildren().setAll(ask, armed, unproved, node);
+      middle.getChildren().setAll(ask, unproved, node);
     }
     next.refresh();
   }
