@@ -49,7 +49,7 @@ final class CommandCard extends VBox {
   private final VBox log = Parts.column(1);
   private final Label loss = Parts.prose("", "ink-label");
   private final Button timeout =
-      Parts.quiet("live-timeout", "set it to 2 s", () -> setTimeout(TIMEOUT_SECONDS));
+      Parts.quiet("live-timeout", "set the time-out to 2 s", () -> setTimeout(TIMEOUT_SECONDS));
   private RegisterMap map;
 
   CommandCard(Desk desk, RegisterMap map, Asked asked) {
@@ -75,13 +75,13 @@ final class CommandCard extends VBox {
                 "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
                 "ink-label"),
             loss,
-            timeout,
             Parts.row(
                 8,
                 who,
                 Parts.action("live-arm", "Arm", () -> asked.arm(who.getText())),
                 Parts.action(
-                    "live-hand-back", "Hand it back", () -> asked.command(LiveLink::handBack))),
+                    "live-hand-back", "Hand it back", () -> asked.command(LiveLink::handBack)),
+                timeout),
             referenceRow,
             intents(),
             Parts.row(
