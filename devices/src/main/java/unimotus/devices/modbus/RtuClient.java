@@ -1,7 +1,9 @@
 package unimotus.devices.modbus;
 
 import java.io.IOException;
+import java.io.InterruptedIOException;
 import java.util.Arrays;
+import java.util.concurrent.locks.LockSupport;
 import org.jspecify.annotations.Nullable;
 import unimotus.devices.serial.Line;
 
@@ -15,11 +17,20 @@ public final class RtuClient implements Client {
   private static final int SILENCE_MILLISECONDS = 40;
   private static final int MOST_DRAINED = 64;
 
+  /**
+   * After a broadcast, which nobody answers, the devices get this long to do it (Modbus over Serial
+   * Line V1.02: 100 to 200 ms, from memory).
+   */
+  private static final long TURNAROUND_NANOS = 100_000_000;
+
   private final Opener opener;
   private final int timeoutMilliseconds;
   private final Tap tap;
   private @Nullable Line line;
   private boolean clean = true;
+
+  /** When the line fell silent, or will have; by the clock that only goes forward. */
+  private long silentSince;
 
   /** Opens a line when it is needed. */
   public interface Opener {
@@ -53,17 +64,21 @@ public final class RtuClient implements Client {
         clean = true;
       }
       byte[] asked = new RtuFrame(unit, request.bytes()).bytes();
+      waitForSilence(joined);
       gate.pass(
           () -> {
             clean = false;
             joined.send(asked);
+            silentSince = System.nanoTime() + joined.sendingNanos(asked.length);
           });
       tap.sent(asked);
       if (unit == BROADCAST) {
+        silentSince += TURNAROUND_NANOS;
         clean = true;
         return new Response.Done(request);
       }
       byte[] came = awaited(joined);
+      silentSince = System.nanoTime();
       tap.received(came);
       RtuFrame answer = RtuFrame.of(came);
       if (answer.unit() != unit) {
@@ -86,8 +101,21 @@ public final class RtuClient implements Client {
       now = opener.open();
       line = now;
       clean = true;
+      silentSince = System.nanoTime();
     }
     return now;
+  }
+
+  /** Three and a half characters part a frame from whatever went before it. */
+  private void waitForSilence(Line on) throws IOException {
+    long end = silentSince + on.silenceNanos();
+    for (long left = end - System.nanoTime(); left > 0; left = end - System.nanoTime()) {
+      LockSupport.parkNanos(left);
+      if (Thread.interrupted()) {
+        Thread.currentThread().interrupt();
+        throw new InterruptedIOException("ended while waiting for the line");
+      }
+    }
   }
 
   private static void drain(Line line) throws IOException {

@@ -21,4 +21,17 @@ public interface Line extends Closeable {
    * @throws IOException where the line is broken or closed
    */
   int receive(byte[] into, int milliseconds) throws IOException;
+
+  /**
+   * How long the line has to be silent before a frame may begin, in nanoseconds; 0 where whatever
+   * carries it sees to that.
+   */
+  default long silenceNanos() {
+    return 0;
+  }
+
+  /** How long it takes until so many bytes that were sent are through, in nanoseconds. */
+  default long sendingNanos(int bytes) {
+    return 0;
+  }
 }

@@ -13,10 +13,12 @@ public final class PortLine implements Line {
 
   private final SerialPort port;
   private final String name;
+  private final SerialSettings settings;
 
-  private PortLine(SerialPort port, String name) {
+  private PortLine(SerialPort port, String name, SerialSettings settings) {
     this.port = port;
     this.name = name;
+    this.settings = settings;
   }
 
   /** The ports of this machine by name; possibly none. */
@@ -42,7 +44,7 @@ public final class PortLine implements Line {
             "serial port %s cannot be opened (error %d): is another program on it, may you use it?"
                 .formatted(name, port.getLastErrorCode()));
       }
-      return new PortLine(port, name);
+      return new PortLine(port, name, settings);
     } catch (SerialPortInvalidPortException none) {
       throw new IOException("there is no serial port %s".formatted(name), none);
     }
@@ -75,6 +77,16 @@ public final class PortLine implements Line {
       throw new IOException("serial port %s is gone".formatted(name));
     }
     return count;
+  }
+
+  @Override
+  public long silenceNanos() {
+    return settings.silenceNanos();
+  }
+
+  @Override
+  public long sendingNanos(int bytes) {
+    return bytes * settings.characterNanos();
   }
 
   @Override

@@ -16,6 +16,8 @@ public record SerialSettings(int baud, Parity parity, int stopBits) {
 
   private static final int[] BAUDS = {19_200, 9600, 38_400, 115_200, 57_600, 4800, 2400, 1200};
   private static final int START_AND_DATA_BITS = 9;
+  private static final int FIXED_SILENCE_ABOVE_BAUD = 19_200;
+  private static final long FIXED_SILENCE_NANOS = 1_750_000;
 
   /** Checks the numbers. */
   public SerialSettings {
@@ -42,6 +44,19 @@ public record SerialSettings(int baud, Parity parity, int stopBits) {
   /** Bits of a character: start, eight of data, parity, stop. */
   public int bitsPerCharacter() {
     return START_AND_DATA_BITS + (parity == Parity.NONE ? 0 : 1) + stopBits;
+  }
+
+  /** How long one character takes, in nanoseconds. */
+  public long characterNanos() {
+    return Math.round(1e9 * bitsPerCharacter() / baud);
+  }
+
+  /**
+   * The silence that parts two frames, in nanoseconds: three and a half characters, above 19200
+   * baud 1.75 ms (Modbus over Serial Line V1.02, from memory).
+   */
+  public long silenceNanos() {
+    return baud > FIXED_SILENCE_ABOVE_BAUD ? FIXED_SILENCE_NANOS : characterNanos() * 7 / 2;
   }
 
   @Override
