@@ -1,6 +1,7 @@
 package unimotus.cli;
 
 import java.io.IOException;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
@@ -104,7 +105,14 @@ final class ServeCommand implements Callable<Integer> {
                   .map(
                       u ->
                           Output.map(
-                              "unit", u.number(), "axis", u.axis(), "words", u.profile().name()))
+                              "unit",
+                              u.number(),
+                              "axis",
+                              u.axis(),
+                              "words",
+                              u.profile().name(),
+                              "registers",
+                              u.map().entries().stream().map(ServeCommand::document).toList()))
                   .toList()));
       return;
     }
@@ -115,13 +123,30 @@ final class ServeCommand implements Callable<Integer> {
           .printf(
               "  unit %d  %s, %s; words: %s%n",
               placed.number(), placed.axis(), placed.drive(), placed.profile().name());
+      registers(placed.map());
     }
-    registers(standIns.units().get(0).map());
     output.text().flush();
   }
 
+  private static Map<String, Object> document(RegisterEntry entry) {
+    return Output.map(
+        "name",
+        entry.name(),
+        "table",
+        entry.table().label(),
+        "address",
+        entry.address(),
+        "reference",
+        Notation.FIVE_DIGITS.write(entry.table(), entry.address()),
+        "type",
+        entry.type().label(),
+        "scale",
+        entry.scale(),
+        "unit",
+        entry.unit());
+  }
+
   private void registers(RegisterMap map) {
-    output.text().println("  registers of the first:");
     for (RegisterEntry entry : map.entries()) {
       output
           .text()

@@ -10,6 +10,9 @@ import unimotus.core.profile.WordState;
 
 /** How a drive stands by its words: its state, the last control word, what its status word says. */
 final class DriveState {
+  /** Takes the torque away at once, where the disabling of the operation ramps down. */
+  private static final String SHUTDOWN = "shutdown";
+
   private final WordProfile profile;
   private final WordMachine machine;
   private WordState state;
@@ -108,17 +111,36 @@ final class DriveState {
     return word != control && !turns && machine.react(state, word, control).isIgnored();
   }
 
-  void take(int word) {
+  /**
+   * Takes a control word.
+   *
+   * @return whether it lets the motor coast: torque taken away while it ran, and no ramp
+   */
+  boolean take(int word) {
+    boolean coasts = false;
     if (listensTo(word)) {
-      WordState next = machine.react(state, word, control).to();
+      WordMachine.Reaction reaction = machine.react(state, word, control);
+      WordState next = reaction.to();
       boolean moves = next.kind() == WordState.Kind.RUNNING;
       boolean refused =
           (awaitsNewCommand && moves) || (!permitted && (is(WordState.Kind.BLOCKED) || moves));
       awaitsNewCommand &= moves;
+      coasts =
+          (is(WordState.Kind.RUNNING) || is(WordState.Kind.STOPPING))
+              && !refused
+              && (next.kind() == WordState.Kind.BLOCKED
+                  || (next.kind() == WordState.Kind.READY
+                      && reaction.commands().contains(SHUTDOWN)));
       state = refused ? state : next;
       permit(permitted);
     }
     control = word;
+    return coasts;
+  }
+
+  /** A quick stop has come to rest: torque goes off, and the first word is awaited anew. */
+  void quickStopEnds() {
+    state = blocked().orElse(state);
   }
 
   /** A drive that can be commanded from several places obeys a word only where it claims it. */
@@ -131,9 +153,32 @@ final class DriveState {
     return profile.direction().isReverse(control);
   }
 
-  /** Whether the word lets the reference through. */
-  boolean letsReferenceIn() {
-    return (control & profile.extras()) == profile.extras();
+  /** What a word makes of the reference. */
+  enum Ramp {
+    /** It is followed. */
+    FOLLOWS,
+    /** What is put out now is held. */
+    HOLDS,
+    /** The ramp leads to standstill, with torque. */
+    TO_ZERO
+  }
+
+  /**
+   * What the word makes of the reference: halt, ramp disabled and reference not used lead to
+   * standstill, a locked ramp holds (velocity mode of IEC 61800-7-201, from memory).
+   */
+  Ramp ramp() {
+    boolean halted = (control & bit(profile.controlBits(), "halt")) != 0;
+    if (halted || lacks("enable ramp") || lacks("use reference")) {
+      return Ramp.TO_ZERO;
+    }
+    return lacks("unlock ramp") ? Ramp.HOLDS : Ramp.FOLLOWS;
+  }
+
+  /** Whether the mode wants a bit that the word does not have. */
+  private boolean lacks(String name) {
+    int wanted = bit(profile.controlBits(), name) & profile.extras();
+    return (control & wanted) != wanted;
   }
 
   /**

@@ -36,6 +36,8 @@ public final class DriveUnit implements Unit {
   private static final long MOST_TICKS = 60_000;
 
   private static final double AT_REFERENCE_HERTZ = 0.1;
+  private static final double STANDS_HERTZ = 0.01;
+  private static final double STANDS_RPM = 1;
 
   /** Where the time since power on begins anew. */
   private static final long MILLISECONDS_SHOWN = 1L << 32;
@@ -116,8 +118,8 @@ public final class DriveUnit implements Unit {
     standing.powerOn();
     fault = 0;
     meant.put(RegisterRole.REFERENCE, 0.0);
-    axis.act(Action.REVOKE, 0);
-    axis.act(Action.PERMIT, 0);
+    map.entry(RegisterRole.REFERENCE).ifPresent(e -> held.hold(e, new int[e.type().words()]));
+    coast();
   }
 
   /**
@@ -150,8 +152,7 @@ public final class DriveUnit implements Unit {
   private void fail(int code) {
     fault = code;
     standing.fail();
-    axis.act(Action.REVOKE, 0);
-    axis.act(Action.PERMIT, 0);
+    coast();
   }
 
   private void loseLink() {
@@ -181,6 +182,12 @@ public final class DriveUnit implements Unit {
         loseLink();
       }
       axis.tick();
+      if (standing.is(WordState.Kind.STOPPING)
+          && Math.abs(axis.outputHertz()) < STANDS_HERTZ
+          && Math.abs(axis.shaftRpm()) < STANDS_RPM) {
+        standing.quickStopEnds();
+        coast();
+      }
     }
   }
 
@@ -257,7 +264,9 @@ public final class DriveUnit implements Unit {
   }
 
   private void control(int word) {
-    standing.take(word);
+    if (standing.take(word)) {
+      coast();
+    }
     if (!standing.is(WordState.Kind.FAULT)) {
       fault = 0;
     }
@@ -266,16 +275,24 @@ public final class DriveUnit implements Unit {
   /** What state and reference mean to the axis. */
   private void command() {
     double reference = meant.get(RegisterRole.REFERENCE);
-    axis.act(Action.REFERENCE, standing.letsReferenceIn() ? Math.abs(reference) : 0);
+    axis.act(
+        Action.REFERENCE,
+        switch (standing.ramp()) {
+          case FOLLOWS -> Math.abs(reference);
+          case HOLDS -> Math.abs(axis.outputHertz());
+          case TO_ZERO -> 0;
+        });
     boolean reverse = reference < 0 != standing.isReverse();
     switch (standing.state().kind()) {
       case RUNNING -> axis.act(reverse ? Action.REVERSE : Action.FORWARD, 0);
       case STOPPING, READY -> axis.act(Action.STOP, 0);
-      case BLOCKED, FAULT -> {
-        axis.act(Action.REVOKE, 0);
-        axis.act(Action.PERMIT, 0);
-      }
+      case BLOCKED, FAULT -> coast();
     }
+  }
+
+  private void coast() {
+    axis.act(Action.REVOKE, 0);
+    axis.act(Action.PERMIT, 0);
   }
 
   @Override

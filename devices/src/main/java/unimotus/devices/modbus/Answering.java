@@ -19,7 +19,7 @@ public final class Answering {
     } catch (UnknownFunction unknown) {
       return new Response.Refusal(function, ExceptionCode.ILLEGAL_FUNCTION);
     } catch (FrameFault malformed) {
-      return new Response.Refusal(function, ExceptionCode.ILLEGAL_DATA_VALUE);
+      return new Response.Refusal(function, malformed.answer());
     } catch (Unit.Refused refused) {
       return new Response.Refusal(function, refused.code());
     }
@@ -43,6 +43,8 @@ public final class Answering {
       unit.write(table, mask.address(), List.of(next));
     } else if (request instanceof Request.ReadWrite both) {
       RegisterTable table = RegisterTable.HOLDING_REGISTER;
+      // A reading that is refused leaves nothing written.
+      unit.read(table, both.readAddress(), both.readCount());
       unit.write(table, both.writeAddress(), both.values());
       return new Response.Values(23, unit.read(table, both.readAddress(), both.readCount()));
     } else if (request instanceof Request.Identify identify) {

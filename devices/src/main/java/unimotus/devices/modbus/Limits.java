@@ -6,6 +6,15 @@ final class Limits {
 
   private Limits() {}
 
+  /** Addresses that no table has. */
+  static final class OutsideTable extends IllegalArgumentException {
+    private static final long serialVersionUID = 1L;
+
+    OutsideTable(String words) {
+      super(words);
+    }
+  }
+
   static void check(String what, int value, int least, int most) {
     if (value < least || value > most) {
       throw new IllegalArgumentException(
@@ -15,7 +24,7 @@ final class Limits {
 
   static void span(int address, int count) {
     if (address < 0 || address + count > PLACES) {
-      throw new IllegalArgumentException(
+      throw new OutsideTable(
           "addresses %d to %d lie outside 0 to 65535".formatted(address, address + count - 1));
     }
   }

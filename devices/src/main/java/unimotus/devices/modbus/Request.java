@@ -207,6 +207,8 @@ public sealed interface Request {
       return request;
     } catch (java.nio.BufferUnderflowException e) {
       throw new FrameFault("the request ends after %d bytes".formatted(message.length));
+    } catch (Limits.OutsideTable e) {
+      throw new FrameFault(String.valueOf(e.getMessage()), ExceptionCode.ILLEGAL_DATA_ADDRESS);
     } catch (IllegalArgumentException e) {
       throw new FrameFault(String.valueOf(e.getMessage()));
     }

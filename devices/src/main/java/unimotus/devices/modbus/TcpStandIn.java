@@ -11,7 +11,6 @@ import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.util.Map;
-import java.util.Set;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.RejectedExecutionException;
@@ -35,10 +34,14 @@ public final class TcpStandIn implements StandIn {
   private final Map<Integer, Unit> units;
   private final Framing framing;
   private final Conduct conduct = new Conduct();
-  private final Set<Socket> clients = ConcurrentHashMap.newKeySet();
+
+  /** Who is joined, and when it spoke last. */
+  private final Map<Socket, Long> clients = new ConcurrentHashMap<>();
+
   private final ExecutorService threads =
       new ThreadPoolExecutor(
-          1, MOST_CLIENTS + 1, 10, TimeUnit.SECONDS, new SynchronousQueue<>(), TcpStandIn::thread);
+          // Those who were sent away take a moment to go.
+          1, 2 * MOST_CLIENTS, 10, TimeUnit.SECONDS, new SynchronousQueue<>(), TcpStandIn::thread);
 
   /** How messages are framed on the connection. */
   public enum Framing {
@@ -130,7 +133,8 @@ public final class TcpStandIn implements StandIn {
         Socket client = server.accept();
         client.setTcpNoDelay(true);
         client.setSoTimeout(SILENT_MILLISECONDS);
-        clients.add(client);
+        makeRoom();
+        clients.put(client, System.nanoTime());
         try {
           threads.execute(() -> serve(client));
         } catch (RejectedExecutionException full) {
@@ -143,11 +147,21 @@ public final class TcpStandIn implements StandIn {
     }
   }
 
+  /** Where all places are taken, whoever was silent for longest gives way: half-open ones too. */
+  private void makeRoom() {
+    if (clients.size() >= MOST_CLIENTS) {
+      clients.entrySet().stream()
+          .min(Map.Entry.comparingByValue())
+          .map(Map.Entry::getKey)
+          .ifPresent(this::close);
+    }
+  }
+
   private void serve(Socket client) {
     try (client) {
       if (framing == Framing.SERIAL) {
         new RtuExchange(new SocketLine(client), units, conduct)
-            .serve(() -> !server.isClosed(), () -> true, SILENT_MILLISECONDS);
+            .serve(() -> !server.isClosed(), () -> heard(client), SILENT_MILLISECONDS);
       } else {
         serveFrames(client);
       }
@@ -159,11 +173,17 @@ public final class TcpStandIn implements StandIn {
     }
   }
 
+  private boolean heard(Socket client) {
+    clients.computeIfPresent(client, (c, before) -> System.nanoTime());
+    return true;
+  }
+
   private void serveFrames(Socket client) throws IOException, FrameFault {
     Arrived arrived = new Arrived(client.getInputStream());
     DataInputStream in = new DataInputStream(arrived);
     OutputStream out = new BufferedOutputStream(client.getOutputStream(), BUFFER_BYTES);
     for (TcpFrame asked = TcpFrame.read(in); asked != null; asked = TcpFrame.read(in)) {
+      clients.computeIfPresent(client, (c, before) -> System.nanoTime());
       byte[] message = conduct.of(answer(asked));
       if (message != null) {
         out.write(new TcpFrame(asked.transaction(), asked.unit(), message).bytes());
@@ -202,7 +222,7 @@ public final class TcpStandIn implements StandIn {
   @Override
   public void close() throws IOException {
     server.close();
-    clients.forEach(this::close);
+    clients.keySet().forEach(this::close);
     threads.shutdownNow();
   }
 }

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
@@ -265,5 +266,109 @@ class DriveUnitTest {
         .as("327.67 Hz is over the limit")
         .isInstanceOf(Unit.Refused.class);
     assertThat(DriveRegisters.map().doubts()).isEmpty();
+  }
+
+  private DriveUnit running(double hertz) throws Unit.Refused {
+    DriveUnit drive = drive(DriveProfiles.CIA_402_VELOCITY);
+    write(drive, DriveRegisters.REFERENCE, hertz);
+    go(drive, DriveProfiles.CIA_402_VELOCITY, Intent.START_FORWARD);
+    pass(3);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(hertz);
+    return drive;
+  }
+
+  /**
+   * Velocity mode (IEC 61800-7-201, from memory): bits 4 to 6 and 8 act on the ramp, not on torque.
+   */
+  @ParameterizedTest
+  @CsvSource({"0x17F, 0", "0x6F, 0", "0x3F, 0", "0x5F, 25"})
+  void theRampFollowsItsBits(String word, double hertz) throws Unit.Refused {
+    DriveUnit drive = running(25);
+    write(drive, DriveRegisters.CONTROL_WORD, Integer.decode(word));
+    write(drive, DriveRegisters.REFERENCE, 10);
+    pass(3);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(hertz);
+    assertThat(drive.state().name()).as("torque stays").isEqualTo("operation enabled");
+    write(drive, DriveRegisters.CONTROL_WORD, 0x7F);
+    pass(3);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(10);
+  }
+
+  /** Disabling the operation ramps down; a shutdown takes the torque and the motor coasts. */
+  @Test
+  void aShutdownCoastsAndADisablingRamps() throws Unit.Refused {
+    DriveUnit ramps = running(25);
+    write(ramps, DriveRegisters.CONTROL_WORD, 0x77);
+    pass(0.2);
+    assertThat(read(ramps, DriveRegisters.OUTPUT)).isBetween(5.0, 24.0);
+    DriveUnit coasts = running(25);
+    write(coasts, DriveRegisters.CONTROL_WORD, 0x76);
+    assertThat(coasts.state().name()).isEqualTo("ready to switch on");
+    pass(0.01);
+    assertThat(read(coasts, DriveRegisters.OUTPUT)).isZero();
+    assertThat(read(coasts, DriveRegisters.SPEED)).as("it still turns").isGreaterThan(100);
+  }
+
+  /**
+   * A quick stop ramps with torque and then goes to "switch on disabled" (option 2, from memory).
+   */
+  @Test
+  void aQuickStopEndsWithoutTorque() throws Unit.Refused {
+    DriveUnit drive = running(25);
+    write(drive, DriveRegisters.CONTROL_WORD, 0x7B);
+    assertThat(drive.state().name()).isEqualTo("quick stop active");
+    pass(0.2);
+    assertThat(read(drive, DriveRegisters.OUTPUT)).isBetween(1.0, 24.5);
+    pass(5);
+    assertThat(drive.state().name()).isEqualTo("switch on disabled");
+    write(drive, DriveRegisters.CONTROL_WORD, 0x7F);
+    pass(1);
+    assertThat(drive.state().name())
+        .as("only the whole way leads back")
+        .isEqualTo("switch on disabled");
+  }
+
+  /**
+   * Permission lost and given back, a stop at the drive, a dip of the mains: none starts by itself.
+   */
+  @ParameterizedTest
+  @MethodSource("profiles")
+  void whatEndsMotionDoesNotBeginIt(WordProfile profile) throws Unit.Refused {
+    DriveUnit drive = drive(profile);
+    write(drive, DriveRegisters.REFERENCE, 25);
+    go(drive, profile, Intent.START_FORWARD);
+    pass(2);
+    drive.stopHere();
+    int standing = (int) read(drive, DriveRegisters.CONTROL_WORD);
+    assertThat(drive.state().kind()).isEqualTo(WordState.Kind.READY);
+    assertThat(standing).isEqualTo(new WordMachine(profile).stopWord());
+    drive.permit(false);
+    assertThat(drive.state().kind()).isEqualTo(WordState.Kind.BLOCKED);
+    for (int word = 0; word < 0x100; word++) {
+      write(drive, DriveRegisters.CONTROL_WORD, word);
+      assertThat(drive.state().kind()).as("%x", word).isNotEqualTo(WordState.Kind.RUNNING);
+    }
+    write(drive, DriveRegisters.CONTROL_WORD, 0);
+    drive.permit(true);
+    pass(1);
+    assertThat(drive.state().kind()).isNotEqualTo(WordState.Kind.RUNNING);
+    drive.powerCycle();
+    assertThat(read(drive, DriveRegisters.CONTROL_WORD)).isZero();
+    assertThat(read(drive, DriveRegisters.REFERENCE)).isZero();
+    write(drive, DriveRegisters.REFERENCE, 5);
+    go(drive, profile, Intent.START_FORWARD);
+  }
+
+  /** Weeks of a clock in nanoseconds: it answers, and its own time goes on. */
+  @Test
+  void weeksPass() throws Unit.Refused {
+    DriveUnit drive = running(10);
+    for (int day = 0; day < 50; day++) {
+      pass(86_400);
+      assertThat(read(drive, DriveRegisters.OUTPUT)).isEqualTo(10);
+    }
+    double before = read(drive, DriveRegisters.MILLISECONDS);
+    pass(5);
+    assertThat(read(drive, DriveRegisters.MILLISECONDS)).isCloseTo(before + 5, within(0.01));
   }
 }

@@ -266,4 +266,58 @@ class TcpStandInTest {
     assertThatThrownBy(() -> TcpStandIn.start(standIn.port(), Map.of()))
         .isInstanceOf(IOException.class);
   }
+
+  /**
+   * Modbus Application Protocol V1.1b3, 6.3 (from memory): beyond the last address it is code 2.
+   */
+  @Test
+  void beyondTheLastAddressIsNoAddress() {
+    byte[] read = {3, (byte) 0xFF, (byte) 0xFF, 0, 2};
+    assertThat(
+            ((Response.Refusal) Answering.answer(new RegisterBank(0x10000, Map.of()), read)).code())
+        .isEqualTo(2);
+    byte[] none = {3, 0, 0, 0, 0};
+    assertThat(
+            ((Response.Refusal) Answering.answer(new RegisterBank(0x10000, Map.of()), none)).code())
+        .isEqualTo(3);
+    byte[] write = {16, (byte) 0xFF, (byte) 0xFF, 0, 2, 4, 0, 1, 0, 2};
+    assertThat(
+            ((Response.Refusal) Answering.answer(new RegisterBank(0x10000, Map.of()), write))
+                .code())
+        .isEqualTo(2);
+  }
+
+  /** A reading and writing in one that cannot be read has written nothing. */
+  @Test
+  void aRefusedReadWriteChangesNothing() throws Exception {
+    Response outside = client.ask(7, new Request.ReadWrite(19, 2, 3, List.of(99)));
+    assertThat(((Response.Refusal) outside).code()).isEqualTo(2);
+    assertThat(values(client.ask(7, new Request.Read(3, 3, 1)))).containsExactly(0);
+    Response unwritable = client.ask(7, new Request.ReadWrite(3, 1, 19, List.of(7, 7)));
+    assertThat(((Response.Refusal) unwritable).code()).isEqualTo(2);
+    assertThat(values(client.ask(7, new Request.Read(3, 19, 1)))).containsExactly(0);
+  }
+
+  /** Far more connections than places, none of them speaking: the next one is served at once. */
+  @Test
+  void halfOpenConnectionsKeepNobodyOut() throws Exception {
+    client.ask(1, new Request.WriteOne(6, 3, 7));
+    List<Socket> silent = new ArrayList<>();
+    try {
+      for (int i = 0; i < 100; i++) {
+        silent.add(new Socket("127.0.0.1", standIn.port()));
+        client.ask(1, new Request.Read(3, 3, 1));
+      }
+      try (TcpClient late = new TcpClient("127.0.0.1", standIn.port(), 2000)) {
+        assertThat(values(late.ask(1, new Request.Read(3, 3, 1)))).containsExactly(7);
+      }
+      assertThat(values(client.ask(1, new Request.Read(3, 3, 1))))
+          .as("who speaks is not sent away")
+          .containsExactly(7);
+    } finally {
+      for (Socket one : silent) {
+        one.close();
+      }
+    }
+  }
 }

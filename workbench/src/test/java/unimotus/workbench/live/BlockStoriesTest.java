@@ -35,6 +35,7 @@ import unimotus.devices.modbus.Unit;
  * shipped profile and two sets of words from a manual.
  */
 class BlockStoriesTest {
+  private static final AxisAssembly AXIS = Buses.drum(Buses.with(f -> f));
   private static final long SCAN_MS = 10;
   private static final long BUS_MS = 50;
   private static final long BOOT_MS = 300;
@@ -43,7 +44,6 @@ class BlockStoriesTest {
 
   /** One controller, one bus, one drive; and the oracle that watches the motor. */
   private static final class Machine {
-    final AxisAssembly axis = Buses.drum(Buses.with(f -> f));
     final RegisterMap map;
     final WordProfile profile;
     final String text;
@@ -65,10 +65,10 @@ class BlockStoriesTest {
     Machine(WordProfile profile, RegisterMap map) {
       this.profile = profile;
       this.map = map;
-      this.text = LinkProgram.block(axis, map, profile, WATCH).text();
+      this.text = LinkProgram.block(AXIS, map, profile, WATCH).text();
       this.block = new StructuredText(text);
       this.drive =
-          new DriveUnit(BenchSetup.inHertz(axis), profile, map, "drive", () -> millis * 1_000_000);
+          new DriveUnit(BenchSetup.inHertz(AXIS), profile, map, "drive", () -> millis * 1_000_000);
       drive.onSilence(0, LinkLoss.Action.HOLD);
     }
 
@@ -252,7 +252,7 @@ class BlockStoriesTest {
   private static void bring(Machine m, String moment) {
     m.scans(600);
     m.run = !moment.equals("at rest");
-    m.scans(moment.equals("starting") ? 120 : 3000);
+    m.scans(moment.equals("starting") ? 120 : 1500);
     if (moment.equals("stopping")) {
       m.run = false;
       m.scans(300);
@@ -282,7 +282,7 @@ class BlockStoriesTest {
       loss.ends().accept(m);
       m.lost();
     }
-    m.scans(5000);
+    m.scans(2500);
     // What was over at once was over before Run was pressed again.
     boolean newCommand = loss.ends() == null && pressed;
     boolean untold = m.permissionIsUntold() && loss.name().startsWith("permission") && pressed;
@@ -304,12 +304,12 @@ class BlockStoriesTest {
           m.run = false;
           m.scans(400);
           m.run = true;
-          m.scans(3000);
+          m.scans(1500);
           assertThat(m.runs()).as("%s: a new command does not start it", m.log).isTrue();
           assertThat(m.block.is("Running")).isTrue();
           assertThat(m.block.is("Locked")).isFalse();
           m.run = false;
-          m.scans(4000);
+          m.scans(1000);
           assertThat(m.runs()).as("%s: does not stop", m.log).isFalse();
           played++;
         }

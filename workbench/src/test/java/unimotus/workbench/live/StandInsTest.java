@@ -16,6 +16,7 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.modbus.Tap;
 import unimotus.devices.serial.Parity;
 import unimotus.devices.serial.SerialSettings;
 import unimotus.formats.sheet.SheetLibrary;
@@ -146,7 +147,9 @@ class StandInsTest {
               new Target(standIns.server().route(), 1),
               DriveRegisters.map(),
               DriveProfiles.CIA_402_VELOCITY,
-              clock);
+              new LiveLink.Times(clock, () -> now.get().getEpochSecond() * 1_000_000_000L),
+              ReferenceLimit.NONE,
+              Tap.NONE);
       try (LiveWatch watch = new LiveWatch(link, 20, listener)) {
         link.arm("A. Tester");
         watch.command(l -> l.want(Intent.START_FORWARD));
