@@ -160,30 +160,64 @@ public final class WordMachine {
   }
 
   /**
-   * The words that lead from a state to what is wanted, fewest first.
+   * The words that lead from a state to what is wanted, fewest first. A stop leads away from motion
+   * from wherever it is given: where nothing moves, or a stop is under way, it sends nothing.
    *
    * @param before the control word that stands now
    * @return empty where the drive does already what is wanted
    * @throws IllegalArgumentException where no word leads there
    */
   public List<Step> way(WordState from, Intent intent, int before) {
-    WordState.Kind goal =
-        switch (intent) {
-          case START_FORWARD, START_REVERSE -> WordState.Kind.RUNNING;
-          case STOP -> WordState.Kind.READY;
-          case RESET -> null;
-        };
-    if (from.kind() == WordState.Kind.FAULT && intent != Intent.RESET) {
+    return switch (intent) {
+      case START_FORWARD, START_REVERSE -> start(from, intent, before);
+      case STOP ->
+          from.kind() == WordState.Kind.RUNNING ? toReady(from, before) : withdrawn(from, before);
+      case RESET ->
+          from.kind() == WordState.Kind.FAULT
+              ? worded(commands(from, null), from, intent, before)
+              : List.of();
+    };
+  }
+
+  /**
+   * Where nothing moves a word that would move it on is taken back; a stop that is under way is
+   * left to end.
+   */
+  private List<Step> withdrawn(WordState from, int before) {
+    boolean stands =
+        from.kind() != WordState.Kind.STOPPING
+            && profile.states().stream()
+                .filter(s -> s.kind() == WordState.Kind.READY)
+                .anyMatch(s -> react(s, before, 0).to().kind() == WordState.Kind.RUNNING);
+    if (!stands) {
+      return List.of();
+    }
+    int word = stopWord();
+    return List.of(new Step(word, "take the command away", react(from, word, before).to()));
+  }
+
+  private List<Step> start(WordState from, Intent intent, int before) {
+    if (from.kind() == WordState.Kind.FAULT) {
       List<Step> all = new ArrayList<>(way(from, Intent.RESET, before));
       Step last = all.get(all.size() - 1);
-      all.addAll(way(last.then(), intent, last.word()));
+      all.addAll(start(last.then(), intent, last.word()));
       return all;
     }
-    boolean reached = goal == null ? from.kind() != WordState.Kind.FAULT : from.kind() == goal;
-    if (reached) {
-      return turned(from, intent, before);
-    }
-    return worded(commands(from, goal), from, intent, before);
+    return from.kind() == WordState.Kind.RUNNING
+        ? turned(from, intent, before)
+        : worded(commands(from, WordState.Kind.RUNNING), from, intent, before);
+  }
+
+  /**
+   * The words that lead to a state of rest in which a start is awaited, never through motion.
+   *
+   * @return empty where the drive is there
+   * @throws IllegalArgumentException where no word leads there
+   */
+  public List<Step> toReady(WordState from, int before) {
+    return from.kind() == WordState.Kind.READY
+        ? List.of()
+        : worded(commands(from, WordState.Kind.READY), from, Intent.STOP, before);
   }
 
   /** The transitions from a state to one of a kind; to any without a fault where kind is null. */
@@ -200,7 +234,11 @@ public final class WordMachine {
         return path(came, from.name(), at);
       }
       for (WordTransition t : profile.transitions()) {
-        boolean fresh = !came.containsKey(t.to()) && !t.to().equals(from.name());
+        boolean moves = profile.state(t.to()).kind() == WordState.Kind.RUNNING;
+        boolean fresh =
+            !came.containsKey(t.to())
+                && !t.to().equals(from.name())
+                && (!moves || goal == WordState.Kind.RUNNING);
         if (t.from().equals(at) && t.command() != null && fresh) {
           came.put(t.to(), t);
           open.addLast(t.to());
@@ -252,9 +290,8 @@ public final class WordMachine {
 
   /** A motor that runs is turned without a stop; the drive ramps through standstill. */
   private List<Step> turned(WordState at, Intent intent, int before) {
-    boolean starts = intent == Intent.START_FORWARD || intent == Intent.START_REVERSE;
     boolean otherwise = profile.direction().isReverse(before) != (intent == Intent.START_REVERSE);
-    if (!starts || !otherwise || !profile.direction().isInTheWord()) {
+    if (!otherwise || !profile.direction().isInTheWord()) {
       return List.of();
     }
     return profile.transitions().stream()

@@ -222,7 +222,7 @@ final class LinkStatements {
 
   /** A drive that waits in a finished stop is let out of it by Reset alone. */
   private void leaveStop(WordState state) {
-    List<Step> steps = steps(state, Intent.STOP);
+    List<Step> steps = ready(state);
     if (!steps.isEmpty()) {
       add("  IF %s AND ResetPulse.Q THEN".formatted(mask(state)));
       add(
@@ -231,6 +231,15 @@ final class LinkStatements {
                   hex(steps.get(0).word()),
                   FunctionBlock.comment(state.name() + ": " + steps.get(0).command())));
       add("  END_IF;");
+    }
+  }
+
+  /** The words to a state of rest; none where the drive leaves the state by itself. */
+  private List<Step> ready(WordState from) {
+    try {
+      return machine.toReady(from, halt);
+    } catch (IllegalArgumentException byItself) {
+      return List.of();
     }
   }
 
@@ -281,7 +290,7 @@ final class LinkStatements {
       case FAULT, STOPPING -> Optional.empty();
       case RUNNING -> Optional.of(new Step(runWord(), "run on", state));
       case READY -> steps(state, Intent.START_FORWARD).stream().findFirst();
-      case BLOCKED -> steps(state, Intent.STOP).stream().findFirst();
+      case BLOCKED -> ready(state).stream().findFirst();
     };
   }
 

@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.profile.ManualWords.ControlBit;
@@ -93,7 +94,7 @@ class WordWaysTest {
         switch (intent) {
           case START_FORWARD, START_REVERSE ->
               assertThat(end.kind()).isEqualTo(WordState.Kind.RUNNING);
-          case STOP -> assertThat(end.kind()).isEqualTo(WordState.Kind.READY);
+          case STOP -> assertThat(end.kind()).isNotEqualTo(WordState.Kind.RUNNING);
           case RESET -> assertThat(end.kind()).isNotEqualTo(WordState.Kind.FAULT);
         }
         for (int i = 0; i < way.size(); i++) {
@@ -129,5 +130,47 @@ class WordWaysTest {
       assertThat(machine.react(running, machine.stopWord(), before).to().kind())
           .isNotEqualTo(WordState.Kind.RUNNING);
     }
+  }
+
+  /** Stop and reset never lead through motion; a stop where nothing moves sends nothing. */
+  @ParameterizedTest
+  @MethodSource("everyProfile")
+  void aStopLeadsAwayFromMotion(WordProfile profile) {
+    WordMachine machine = new WordMachine(profile);
+    for (WordState from : profile.states()) {
+      for (int before : new int[] {0, profile.extras(), 0x7F, 0x77, 0xFFFF}) {
+        List<Step> stop = machine.way(from, Intent.STOP, before);
+        assertThat(stop)
+            .as("stop from %s", from.name())
+            .allSatisfy(s -> assertThat(s.then().kind()).isNotEqualTo(WordState.Kind.RUNNING));
+        if (from.kind() == WordState.Kind.RUNNING) {
+          int word = stop.get(stop.size() - 1).word();
+          assertThat(machine.react(from, word, before).to().kind())
+              .isNotEqualTo(WordState.Kind.RUNNING);
+        }
+      }
+    }
+  }
+
+  /** Not permitted, and the run bit stands: a stop takes it away, or the motor starts later. */
+  @Test
+  void aStopTakesAwayACommandThatStands() {
+    WordProfile plain = DriveProfiles.RUN_AND_STOP;
+    WordMachine machine = new WordMachine(plain);
+    assertThat(machine.way(plain.state("not permitted"), Intent.STOP, 0x11))
+        .extracting(Step::word)
+        .containsExactly(0x00);
+    assertThat(machine.way(plain.state("not permitted"), Intent.STOP, 0x10)).isEmpty();
+    WordProfile cia = DriveProfiles.CIA_402_VELOCITY;
+    assertThat(new WordMachine(cia).way(cia.state("quick stop active"), Intent.STOP, 0x7B))
+        .as("a quick stop is left to end")
+        .isEmpty();
+    assertThat(new WordMachine(cia).way(cia.state("fault"), Intent.STOP, 0x7F))
+        .extracting(Step::word)
+        .containsExactly(0x00);
+  }
+
+  static Stream<WordProfile> everyProfile() {
+    return DriveProfiles.all().stream();
   }
 }
