@@ -117,8 +117,7 @@ public final class LinkProgram {
     List<String> remarks = new ArrayList<>();
     if (profile.states().stream().noneMatch(s -> s.kind() == WordState.Kind.BLOCKED)) {
       remarks.add(
-          "ATTENTION: these words do not tell a missing permission: a Run given without it counts"
-              + " until the start is given up.");
+          "ATTENTION: these words tell no missing permission: Run counts until a start is given up.");
     }
     remarks.addAll(0, usual());
     return remarks;
@@ -131,26 +130,32 @@ public final class LinkProgram {
                 axis.axis().name(), axis.driveSheet().name(), axis.record().fieldbus().unit()),
         "Words: %s (%s)".formatted(profile.name(), profile.source()),
         "Written from the project; change it there and write it again.",
-        "Locked at power-up and after a fault, a lost permission, a stop at the drive or a lost link:"
-            + " Run has to be withdrawn and given again while the drive is ready.",
+        "Locked at power-up and after a fault, a lost permission, a stop at the drive, a lost link:",
+        "Run has to be withdrawn and given again while the drive is ready.",
+        setTimeout(),
         ownTimeout(),
         "A fieldbus is no stop circuit: emergency stop and guards act on the drive by wires.",
         "The risk assessment and local codes decide.");
   }
 
-  /** What the drive itself does when this block falls silent. */
-  private String ownTimeout() {
-    LinkLoss loss = LinkLoss.of(axis);
+  private String setTimeout() {
     return timeout()
         .map(
             e ->
-                "The drive's own time-out is set by this block: %s s in %s. %s"
-                    .formatted(number(watch.timeoutSeconds()), e.place(), loss.afterwards()))
-        .orElseGet(
-            () ->
-                loss.runsOn()
-                    ? "ATTENTION: a controller that stops does not stop the motor. " + loss.words()
-                    : "The drive's own time-out: " + loss.words());
+                "The drive's own time-out is set by this block: %s s in %s."
+                    .formatted(number(watch.timeoutSeconds()), e.place()))
+        .orElse("The drive's own time-out is not set by this block.");
+  }
+
+  /** What the drive itself does when this block falls silent. */
+  private String ownTimeout() {
+    LinkLoss loss = LinkLoss.of(axis);
+    if (timeout().isPresent()) {
+      return loss.afterwards();
+    }
+    return loss.runsOn()
+        ? "ATTENTION: a controller that stops does not stop the motor. " + loss.words()
+        : loss.words();
   }
 
   private List<Variable> inputs(RegisterEntry status) {

@@ -175,7 +175,7 @@ class LinkProgramTest {
                     "ATTENTION: a controller that stops does not stop the motor. 705 is 0"));
     Project set = Fixtures.withSetting(Fixtures.withSetting(line(), "705", 2), "706", "stop");
     assertThat(block(set, DriveProfiles.RUN_AND_STOP, SIGNED).remarks())
-        .anyMatch(r -> r.startsWith("The drive's own time-out: 705: after 2 s"));
+        .anyMatch(r -> r.startsWith("705: after 2 s"));
     RegisterEntry timeout =
         number("link time-out", 5, RegisterType.UNSIGNED_16, 10, 0, "ms", 0, 60_000);
     FunctionBlock with = block(set, DriveProfiles.RUN_AND_STOP, SIGNED, timeout);
@@ -192,7 +192,7 @@ class LinkProgramTest {
   @Test
   void wordsThatDoNotTellAPermissionSaySo() {
     assertThat(block(line(), DriveProfiles.RUN_AND_STOP, SIGNED).remarks())
-        .noneMatch(r -> r.contains("do not tell a missing permission"));
+        .noneMatch(r -> r.contains("tell no missing permission"));
   }
 
   private static void refused(WordProfile profile, String why, RegisterEntry... map) {

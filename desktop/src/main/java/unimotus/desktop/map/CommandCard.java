@@ -80,8 +80,7 @@ final class CommandCard extends VBox {
                 who,
                 Parts.action("live-arm", "Arm", () -> asked.arm(who.getText())),
                 Parts.action(
-                    "live-hand-back", "Hand it back", () -> asked.command(LiveLink::handBack)),
-                timeout),
+                    "live-hand-back", "Hand it back", () -> asked.command(LiveLink::handBack))),
             referenceRow,
             intents(),
             Parts.row(
@@ -157,7 +156,7 @@ final class CommandCard extends VBox {
             desk::refuse);
     field.setId("live-reference");
     field.show(0);
-    referenceRow.getChildren().setAll(Parts.label("Reference", "ink-label"), field);
+    referenceRow.getChildren().setAll(Parts.label("Reference", "ink-label"), field, timeout);
   }
 
   /** The last lines of what was written. */

@@ -56,7 +56,8 @@ class EndOfProgramTest {
             l.reference(10);
             l.want(Intent.START_FORWARD);
           });
-      Thread.sleep(args[1].equals("exit") ? 1500 : 60_000);
+      // Told to exit, or terminated while it waits to be told.
+      System.in.read();
       System.exit(0);
     }
   }
@@ -78,14 +79,16 @@ class EndOfProgramTest {
                   "-cp",
                   System.getProperty("java.class.path"),
                   Commander.class.getName(),
-                  port,
-                  how)
+                  port)
               .start();
       BufferedReader said = other.inputReader();
       assertThat(said.readLine()).isEqualTo("running");
       assertThat(standIns.units().get(0).unit().state().kind()).isEqualTo(WordState.Kind.RUNNING);
       if (how.equals("terminated")) {
         other.destroy();
+      } else {
+        other.getOutputStream().write('\n');
+        other.getOutputStream().flush();
       }
       assertThat(other.waitFor(20, TimeUnit.SECONDS)).isTrue();
       assertThat(standIns.units().get(0).unit().state().kind()).isEqualTo(WordState.Kind.BLOCKED);
