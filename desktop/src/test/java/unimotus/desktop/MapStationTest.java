@@ -91,7 +91,7 @@ class MapStationTest extends WindowTest {
     assertThat(message(this)).contains("say who arms");
     interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
     press("#live-arm");
-    assertThat(shows("Armed: this program writes to 127.0.0.1")).isTrue();
+    assertThat(shows("Armed: this program writes to Rinse drum, 127.0.0.1")).isTrue();
 
     type("#live-reference", "6 Hz");
     press("#live-start-forward");
