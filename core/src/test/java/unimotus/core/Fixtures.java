@@ -3,6 +3,7 @@ package unimotus.core;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
@@ -24,8 +25,10 @@ import unimotus.core.machine.Wire;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DriveIdentity;
 import unimotus.core.sheet.DriveRatings;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.EntryProcedure;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.Plate;
@@ -36,6 +39,7 @@ import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.StatusText;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 
@@ -188,6 +192,30 @@ public final class Fixtures {
         null,
         null,
         null);
+  }
+
+  /**
+   * A sheet with what it tells of identity, display and guarded entries put in; null for nothing.
+   */
+  public static DriveSheet telling(
+      DriveSheet usual,
+      @Nullable DriveIdentity identity,
+      @Nullable List<StatusText> texts,
+      @Nullable List<EntryProcedure> procedures) {
+    return new DriveSheet(
+        usual.id(),
+        usual.name(),
+        usual.terminals(),
+        usual.selectors(),
+        usual.converterBits(),
+        usual.ratings(),
+        usual.settings(),
+        usual.menu(),
+        usual.rules(),
+        usual.power(),
+        identity,
+        texts,
+        procedures);
   }
 
   /** The axis of a project with another sheet for its drive. */

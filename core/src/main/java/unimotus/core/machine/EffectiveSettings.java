@@ -88,12 +88,12 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
 
   /** Whether the choice of {@code role} is {@code option}; without such a setting, the other. */
   public boolean is(SettingRole role, Option option, Option otherwise) {
-    return option(role, otherwise) == option;
+    return choice(role, otherwise.word()).equals(option.word());
   }
 
   /** Whether a terminal's choice is {@code option}; without such a setting, {@code otherwise}. */
   public boolean is(SettingRole role, String terminal, Option option, Option otherwise) {
-    return option(role, terminal, otherwise) == option;
+    return choice(role, terminal, otherwise.word()).equals(option.word());
   }
 
   /** Whether the selector of {@code role} stands at {@code option}; without one, the other. */

@@ -11,6 +11,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.settings.LinkLoss;
 
@@ -53,6 +54,7 @@ public final class LinkProgram {
     RegisterEntry reference = refusals.reference();
     refusals.states();
     output().ifPresent(refusals::actual);
+    timeout(map).ifPresent(e -> refusals.timeout(e, watch));
     return new FunctionBlock(
         Variable.named("Drive " + axis.axis().name()),
         remarks(),
@@ -66,7 +68,7 @@ public final class LinkProgram {
     List<Variable> outputs = new ArrayList<>();
     outputs.add(new Variable("ControlWord", "WORD", control.place()));
     outputs.add(new Variable("ReferenceRaw", type(reference), reference.place()));
-    timeout()
+    timeout(map)
         .ifPresent(
             e ->
                 outputs.add(
@@ -109,8 +111,15 @@ public final class LinkProgram {
     return map.entry(RegisterRole.OUTPUT_FREQUENCY);
   }
 
-  private Optional<RegisterEntry> timeout() {
+  /** The register of the drive's own time-out; empty where there is none to write. */
+  static Optional<RegisterEntry> timeout(RegisterMap map) {
     return map.entry(RegisterRole.LINK_TIMEOUT).filter(e -> e.access().isWritable());
+  }
+
+  /** What is written there, in the unit of the register. */
+  static double timeout(RegisterEntry entry, LinkWatch watch) {
+    MeasureUnit unit = MeasureUnit.ofSymbol(entry.unit().strip()).orElseThrow();
+    return MeasureUnit.SECOND_UNIT.convert(watch.timeoutSeconds(), unit);
   }
 
   private List<String> remarks() {
@@ -139,7 +148,7 @@ public final class LinkProgram {
   }
 
   private String setTimeout() {
-    return timeout()
+    return timeout(map)
         .map(
             e ->
                 "The drive's own time-out is set by this block: %s s in %s."
@@ -150,8 +159,10 @@ public final class LinkProgram {
   /** What the drive itself does when this block falls silent. */
   private String ownTimeout() {
     LinkLoss loss = LinkLoss.of(axis);
-    if (timeout().isPresent()) {
-      return loss.afterwards();
+    if (timeout(map).isPresent()) {
+      return loss.action() == LinkLoss.Action.HOLD
+          ? "ATTENTION: a controller that stops does not stop the motor. " + loss.afterwards()
+          : loss.afterwards();
     }
     return loss.runsOn()
         ? "ATTENTION: a controller that stops does not stop the motor. " + loss.words()

@@ -3,6 +3,7 @@ package unimotus.core.program;
 import java.util.EnumSet;
 import java.util.Locale;
 import java.util.Set;
+import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
@@ -60,6 +61,25 @@ final class LinkRefusals {
     measured(entry);
   }
 
+  /** A time-out is a number in a unit of time, and the register holds what the bus needs. */
+  void timeout(RegisterEntry entry, LinkWatch watch) {
+    number(entry);
+    if (!RegisterRole.LINK_TIMEOUT.isCountedIn(entry.unit())) {
+      throw refused(
+          entry, "is counted in '%s', which tells no time; s and ms do".formatted(entry.unit()));
+    }
+    double wanted = LinkProgram.timeout(entry, watch);
+    if (wanted > entry.maximum() || entry.held(wanted) < wanted) {
+      throw refused(
+          entry,
+          "holds %s %s at most, the bus needs %s"
+              .formatted(
+                  QuantityFormat.PLAIN.number(entry.maximum()),
+                  entry.unit(),
+                  QuantityFormat.PLAIN.number(wanted)));
+    }
+  }
+
   /** A profile without a state of rest or of motion commands nothing. */
   void states() {
     for (WordState.Kind kind : EnumSet.of(WordState.Kind.READY, WordState.Kind.RUNNING)) {
@@ -87,10 +107,14 @@ final class LinkRefusals {
     }
   }
 
-  private void measured(RegisterEntry entry) {
+  private void number(RegisterEntry entry) {
     if (!NUMBERS.contains(entry.type())) {
       throw refused(entry, "holds %s, no number".formatted(entry.type().label()));
     }
+  }
+
+  private void measured(RegisterEntry entry) {
+    number(entry);
     if (!SpeedScale.measures(entry.unit())) {
       throw refused(
           entry,

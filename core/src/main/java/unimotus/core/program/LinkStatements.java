@@ -20,7 +20,6 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
-import unimotus.core.quantity.MeasureUnit;
 
 /** The statements of the block that commands one drive. */
 final class LinkStatements {
@@ -112,8 +111,8 @@ final class LinkStatements {
   }
 
   private void lockStart() {
-    say("Motion begins with a rising edge of Run while the drive is ready, and with nothing else.");
-    say("Whatever takes the drive out of it asks for a new one.");
+    say("Motion begins with a rising edge of Run while the drive is ready or still running.");
+    say("Whatever takes the drive out of that asks for a new one.");
     add(
         "IF (NOT Run) OR Unknown OR (NOT (Ready OR Running)) OR (RanBefore AND (NOT Running)) THEN");
     add("  Started := FALSE;");
@@ -324,13 +323,15 @@ final class LinkStatements {
     }
     say(entry.place());
     double perHertz = speeds().value(1, entry.unit()) / entry.scale();
+    double one = raw(entry, entry.minimum());
+    double other = raw(entry, entry.maximum());
     add(
         "Raw := LIMIT(%s, Hertz * %s%s, %s);"
             .formatted(
-                real(raw(entry, entry.minimum())),
+                real(Math.min(one, other)),
                 real(perHertz),
                 plus(-entry.offset() / entry.scale()),
-                real(raw(entry, entry.maximum()))));
+                real(Math.max(one, other))));
     add(
         entry.type() == RegisterType.FLOAT_32
             ? "ReferenceRaw := Raw;"
@@ -338,20 +339,24 @@ final class LinkStatements {
   }
 
   private void ownTimeout() {
-    map.entry(RegisterRole.LINK_TIMEOUT)
-        .filter(e -> e.access().isWritable())
+    LinkProgram.timeout(map)
         .ifPresent(
             e -> {
-              MeasureUnit unit = MeasureUnit.ofSymbol(e.unit()).orElse(MeasureUnit.SECOND_UNIT);
-              double wanted = MeasureUnit.SECOND_UNIT.convert(watch.timeoutSeconds(), unit);
               add("");
               say("The drive's own time-out: " + e.place());
-              String raw = real(Math.rint(raw(e, wanted)));
+              String raw = real(timeoutRaw(e));
               add(
                   e.type() == RegisterType.FLOAT_32
                       ? "TimeoutRaw := %s;".formatted(raw)
                       : "TimeoutRaw := REAL_TO_%s(%s);".formatted(LinkProgram.type(e), raw));
             });
+  }
+
+  /** Up to the next whole step: rounded down to nothing it would never time out. */
+  private double timeoutRaw(RegisterEntry entry) {
+    double wanted = LinkProgram.timeout(entry, watch);
+    double raw = (wanted - entry.offset()) / entry.scale();
+    return entry.type() == RegisterType.FLOAT_32 ? raw : Math.ceil(raw - 1e-9);
   }
 
   private void remember() {

@@ -37,7 +37,7 @@ final class RunPredictions {
         .orElse(List.of());
   }
 
-  /** The first state in which the input is meant on, reads on and is off otherwise. */
+  /** The first state in which the input is meant on, reads on, and has volts to measure. */
   private static Optional<TruthTable.Row> commanded(TruthTable table, TerminalRef input) {
     return table.inputs().contains(input)
         ? table.rows().stream()

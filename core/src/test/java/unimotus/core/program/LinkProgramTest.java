@@ -189,6 +189,47 @@ class LinkProgramTest {
     assertThat(block.whole("TimeoutRaw")).isEqualTo(20);
   }
 
+  /** 0.2 s in whole seconds is one, not nothing: nothing would never time out. */
+  @Test
+  void aTimeOutIsNeverRoundedToNothing() {
+    RegisterEntry seconds = number("link time-out", 5, RegisterType.UNSIGNED_16, 1, 0, "s", 0, 60);
+    StructuredText block = read(block(line(), DriveProfiles.RUN_AND_STOP, SIGNED, seconds));
+    block.scan(0);
+    assertThat(block.whole("TimeoutRaw")).isEqualTo(1);
+    Project held = Fixtures.withSetting(line(), "706", "hold");
+    assertThat(block(held, DriveProfiles.RUN_AND_STOP, SIGNED, seconds).remarks())
+        .anyMatch(r -> r.startsWith("ATTENTION: a controller that stops does not stop the motor."));
+    refused(
+        DriveProfiles.RUN_AND_STOP,
+        "'Hz', which tells no time",
+        CONTROL,
+        STATUS,
+        SIGNED,
+        number("link time-out", 5, RegisterType.UNSIGNED_16, 1, 0, "Hz", 0, 60));
+    refused(
+        DriveProfiles.RUN_AND_STOP,
+        "holds 0.1 s at most, the bus needs 0.2",
+        CONTROL,
+        STATUS,
+        SIGNED,
+        number("link time-out", 5, RegisterType.UNSIGNED_16, 0.1, 0, "s", 0, 0.1));
+  }
+
+  /** A scale below nothing turns the limits of the register round, and they stay in order. */
+  @Test
+  void aNegativeScaleKeepsItsLimits() {
+    RegisterEntry turned =
+        number("frequency reference", 1, RegisterType.SIGNED_16, -0.01, 0, "Hz", -200, 200);
+    StructuredText block = read(block(line(), DriveProfiles.CIA_402_VELOCITY, turned));
+    block.put("StatusWord", 0x23);
+    block.put("Answered", true);
+    block.put("Speed", 12.5);
+    block.scan(0);
+    block.put("Run", true);
+    block.scan(10);
+    assertThat(block.whole("ReferenceRaw")).isEqualTo(-2500);
+  }
+
   @Test
   void wordsThatDoNotTellAPermissionSaySo() {
     assertThat(block(line(), DriveProfiles.RUN_AND_STOP, SIGNED).remarks())

@@ -98,20 +98,7 @@ class ReadyListTest {
 
   private static DriveSheet withModules(List<String> modules) {
     DriveSheet usual = Fixtures.driveSheet();
-    return new DriveSheet(
-        usual.id(),
-        usual.name(),
-        usual.terminals(),
-        usual.selectors(),
-        usual.converterBits(),
-        usual.ratings(),
-        usual.settings(),
-        null,
-        null,
-        null,
-        new DriveIdentity("1.0", List.of(), modules),
-        null,
-        null);
+    return Fixtures.telling(usual, new DriveIdentity("1.0", List.of(), modules), null, null);
   }
 
   /** A tick counts as evidence like a reading, and is no reading nobody asked for. */

@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Fixtures;
 import unimotus.core.Lines;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.AxisAssembly;
@@ -190,17 +191,8 @@ class StopPredictionsTest {
     DriveSheet usual = Stops.SHEETS.find(DriveSheet.class, Stops.SAFETY_DRIVE).orElseThrow();
     String code = usual.setting(SettingRole.SAFE_STOP_DELAY).orElseThrow().code();
     DriveSheet told =
-        new DriveSheet(
-            usual.id(),
-            usual.name(),
-            usual.terminals(),
-            usual.selectors(),
-            usual.converterBits(),
-            usual.ratings(),
-            usual.settings(),
-            usual.menu(),
-            usual.rules(),
-            usual.power(),
+        Fixtures.telling(
+            usual,
             usual.identity(),
             List.of(
                 new StatusText("ready", "rdY", "waits for a start"),

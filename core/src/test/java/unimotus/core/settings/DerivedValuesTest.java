@@ -382,17 +382,8 @@ class DerivedValuesTest {
   void aProcedureStandsBesideItsEntry() {
     DriveSheet usual = Fixtures.driveSheet();
     DriveSheet guarded =
-        new DriveSheet(
-            usual.id(),
-            usual.name(),
-            usual.terminals(),
-            usual.selectors(),
-            usual.converterBits(),
-            usual.ratings(),
-            usual.settings(),
-            null,
-            null,
-            null,
+        Fixtures.telling(
+            usual,
             null,
             null,
             List.of(

@@ -127,17 +127,23 @@ final class CommandCard extends VBox {
   /** What a lost laptop does to the machine; offers the drive's own time-out where it has one. */
   void showLoss(String words) {
     loss.setText("Should this program or its cable be lost: " + words);
-    boolean offered =
-        map.entry(RegisterRole.LINK_TIMEOUT).filter(e -> e.access().isWritable()).isPresent();
+    boolean offered = timeoutEntry().isPresent();
     timeout.setVisible(offered);
     timeout.setManaged(offered);
   }
 
+  /** The drive's own time-out, where it can be written and is counted in a unit of time. */
+  private Optional<RegisterEntry> timeoutEntry() {
+    return map.entry(RegisterRole.LINK_TIMEOUT)
+        .filter(e -> e.access().isWritable())
+        .filter(e -> RegisterRole.LINK_TIMEOUT.isCountedIn(e.unit()));
+  }
+
   private void setTimeout(double seconds) {
-    map.entry(RegisterRole.LINK_TIMEOUT)
+    timeoutEntry()
         .ifPresent(
             e -> {
-              MeasureUnit unit = MeasureUnit.ofSymbol(e.unit()).orElse(MeasureUnit.SECOND_UNIT);
+              MeasureUnit unit = MeasureUnit.ofSymbol(e.unit().strip()).orElseThrow();
               double value = MeasureUnit.SECOND_UNIT.convert(seconds, unit);
               asked.command(l -> l.set(e, value));
             });

@@ -32,7 +32,7 @@ final class HelpSheet extends StackPane {
     {"+, −, Home", "in a plot: closer, wider, all of it"},
     {"←, →, with Shift", "in a plot: first cursor, second cursor"},
     {"Ctrl+↑, Ctrl+↓", "at Set up: move an entry of the rehearsal"},
-    {"F8", "stop the drive that is armed"},
+    {"F8", "stop the drive that is joined"},
     {"F9", "calculators"},
     {"F1", "this sheet"}
   };

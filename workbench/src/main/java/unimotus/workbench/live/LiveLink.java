@@ -51,6 +51,9 @@ public final class LiveLink implements AutoCloseable {
   /** What was written last; empty before. */
   private OptionalInt lastControlWord = OptionalInt.empty();
 
+  /** Whether the drive has shown that word since: only then another one is somebody else's. */
+  private boolean shown;
+
   /** What was written last; not a number before. */
   private double lastReference = Double.NaN;
 
@@ -60,7 +63,8 @@ public final class LiveLink implements AutoCloseable {
   /** Something was written that nobody has taken back yet. */
   private volatile boolean owed;
 
-  private int triesToHandBack;
+  /** Tries since the last arming. */
+  private volatile int triesToHandBack;
 
   /**
    * A link; it joins with the first request.
@@ -147,7 +151,13 @@ public final class LiveLink implements AutoCloseable {
    *     everything
    */
   public synchronized Sample read() throws NotDone {
-    return reader.read();
+    Sample sample = reader.read();
+    OptionalDouble control = sample.value(RegisterRole.CONTROL_WORD);
+    shown |=
+        control.isPresent()
+            && lastControlWord.isPresent()
+            && (int) control.getAsDouble() == lastControlWord.getAsInt();
+    return sample;
   }
 
   /**
@@ -157,6 +167,7 @@ public final class LiveLink implements AutoCloseable {
    */
   public void arm(String by) {
     arming.arm(by);
+    triesToHandBack = 0;
   }
 
   /** Ends it. */
@@ -171,28 +182,30 @@ public final class LiveLink implements AutoCloseable {
 
   /**
    * Ends an arming that is too old and hands the drive back, where it was commanded: nobody shall
-   * find it running on words that nobody watches. A hand-back that failed is tried again each time
-   * this is called.
+   * find it running on words that nobody watches. A hand-back that failed is tried again when this
+   * is called again, a few times.
    *
    * @return whether an arming was ended
    * @throws NotDone where the drive does not take it back: use the machine's own stop
    */
   public boolean expire() throws NotDone {
     boolean expired = arming.expire();
-    if (owed && !isArmed()) {
+    if (owed && !isArmed() && triesToHandBack < TRIES_TO_HAND_BACK) {
       handBackAgain();
     }
     return expired;
   }
 
-  /** Tries it a few times and then says so: a drive that refuses for ever is not asked for ever. */
+  /**
+   * Says so when it is tried for the last time: a drive that refuses is not asked for ever. It
+   * stays owed, and is tried once more when it is left or the program ends.
+   */
   private void handBackAgain() throws NotDone {
     try {
       handBack();
     } catch (NotDone why) {
       triesToHandBack++;
       if (owed && triesToHandBack >= TRIES_TO_HAND_BACK) {
-        owed = false;
         throw new NotDone(
             "NOT HANDED BACK after %d tries, use the machine's own stop: %s"
                 .formatted(TRIES_TO_HAND_BACK, why.getMessage()));
@@ -287,6 +300,7 @@ public final class LiveLink implements AutoCloseable {
               .formatted(reference.name()));
     }
     double wanted = reverse ? -Math.abs(now) : Math.abs(now);
+    limit.check(reference, wanted);
     backward = reverse;
     if (wanted != now) {
       write(reference, wanted, gate);
@@ -339,9 +353,10 @@ public final class LiveLink implements AutoCloseable {
     String written = "stop: control word = " + Words.hex(word);
     if (!target.route().isShared()) {
       reader.ask(request);
-      owed = false;
       arming.note(written);
-      zeroReference(reader);
+      synchronized (this) {
+        stopped(word, reader);
+      }
       return;
     }
     try (DriveReader own = new DriveReader(target, map, profile, clients.get())) {
@@ -350,12 +365,18 @@ public final class LiveLink implements AutoCloseable {
       synchronized (this) {
         // A word that was already on its way over the other connection is overruled.
         own.ask(request);
-        owed = false;
-        zeroReference(own);
+        stopped(word, own);
       }
     } catch (IOException broken) {
       throw new NotDone("%s: %s".formatted(target, broken.getMessage()));
     }
+  }
+
+  private void stopped(int word, DriveReader over) {
+    owed = false;
+    backward = false;
+    lastControlWord = OptionalInt.of(word);
+    zeroReference(over);
   }
 
   /** The motor is stopped already: a drive that does not take this is told, and no more. */
@@ -366,6 +387,7 @@ public final class LiveLink implements AutoCloseable {
     }
     try {
       over.ask(request(reference.get(), 0));
+      lastReference = 0;
       arming.note("stop: %s = 0".formatted(reference.get().name()));
     } catch (NotDone refused) {
       arming.note("stop: reference not set to 0: " + refused.getMessage());
@@ -386,18 +408,19 @@ public final class LiveLink implements AutoCloseable {
     RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
     Optional<RegisterEntry> reference = map.entry(RegisterRole.REFERENCE).filter(this::takesZero);
     int stop = new WordMachine(profile).stopWord();
-    Sample before = read();
     disarm();
     backward = false;
-    OptionalDouble found = before.value(control);
-    if (found.isPresent() && !isOwn((int) found.getAsDouble(), stop)) {
+    Optional<Sample> before = readable();
+    OptionalDouble found = before.map(s -> s.value(control)).orElse(OptionalDouble.empty());
+    if (found.isPresent() && isForeign((int) found.getAsDouble(), stop)) {
       owed = false;
       throw new NotDone(
           "%s was left alone: its control word is %s and not the one written here, somebody else commands it"
               .formatted(target, Words.hex((int) found.getAsDouble())));
     }
     write(control, stop, Gate.OPEN);
-    boolean ownReference = reference.isPresent() && isOwn(before, reference.get());
+    boolean ownReference =
+        reference.isPresent() && before.filter(s -> !isOwn(s, reference.get())).isEmpty();
     if (ownReference) {
       write(reference.get(), 0, Gate.OPEN);
     }
@@ -417,9 +440,20 @@ public final class LiveLink implements AutoCloseable {
             : "handed back; its control word cannot be read, so that is not checked");
   }
 
-  /** Whether a control word is the one of this link; before it wrote any, none is foreign. */
-  private boolean isOwn(int found, int stop) {
-    return lastControlWord.isEmpty() || found == lastControlWord.getAsInt() || found == stop;
+  /** What stands in the drive; empty where it cannot be read, which keeps no stop word back. */
+  private Optional<Sample> readable() {
+    try {
+      return Optional.of(read());
+    } catch (NotDone unreadable) {
+      return Optional.empty();
+    }
+  }
+
+  /**
+   * Whether somebody else wrote a control word after the one of this link was seen in the drive.
+   */
+  private boolean isForeign(int found, int stop) {
+    return shown && found != lastControlWord.orElse(stop) && found != stop;
   }
 
   private boolean isOwn(Sample found, RegisterEntry reference) {
@@ -455,6 +489,7 @@ public final class LiveLink implements AutoCloseable {
     owed = true;
     if (entry.role() == RegisterRole.CONTROL_WORD) {
       lastControlWord = OptionalInt.of((int) value);
+      shown = false;
     }
     if (entry.role() == RegisterRole.REFERENCE) {
       lastReference = value;

@@ -356,10 +356,14 @@ class LiveLinkTest {
     assertThatThrownBy(link::expire)
         .hasMessageContaining("NOT HANDED BACK after 5 tries")
         .hasMessageContaining("the machine's own stop");
-    assertThat(link.isOwed()).isFalse();
+    assertThat(link.expire()).as("it is not asked any more").isFalse();
+    assertThat(standIns.units().get(0).unit().state().kind())
+        .as("the word got through, though nothing could be read and nobody answered")
+        .isEqualTo(WordState.Kind.BLOCKED);
     standIns.server().misbehave(Troubles.NONE);
-    assertThat(link.expire()).isFalse();
-    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
+    assertThat(link.isOwed()).as("leaving and the end of the program try once more").isTrue();
+    link.handBack();
+    assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
   }
 
   /** What another controller wrote since is not overwritten, and is told. */

@@ -1,6 +1,7 @@
 package unimotus.workbench.live;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.io.IOException;
 import java.time.Clock;
@@ -43,6 +44,9 @@ class StopInterleavingTest {
     final Random random;
     int state = 0x40;
     int control;
+
+    /** Whether the drive shows the control word that was written; not all do. */
+    boolean echoes = true;
 
     Bus(long seed) {
       random = new Random(seed);
@@ -94,7 +98,7 @@ class StopInterleavingTest {
           List<Integer> values = new ArrayList<>(Collections.nCopies(read.count(), 0));
           boolean inputs = read.function() == 4;
           synchronized (Bus.this) {
-            values.set(0, inputs ? state : control);
+            values.set(0, inputs ? state : echoes ? control : 0x1234);
           }
           return new Response.Values(read.function(), values);
         }
@@ -200,6 +204,22 @@ class StopInterleavingTest {
     System.out.printf(
         "stop while commanding, %s: %d interleavings, %d cut short, 0 steps after the end%n",
         shared ? "TCP" : "serial", ROUNDS, cut);
+  }
+
+  /** A register that never shows what was written tells of nobody else: the drive is stopped. */
+  @Test
+  void aDriveThatDoesNotEchoIsHandedBackToo() throws Exception {
+    Bus bus = new Bus(1);
+    bus.echoes = false;
+    AtomicLong nanos = new AtomicLong();
+    try (LiveLink link = link(bus, new Route.Tcp("127.0.0.1", 502), nanos)) {
+      link.arm("A. Tester");
+      link.reference(5);
+      link.want(Intent.START_FORWARD);
+      nanos.addAndGet(LiveLink.ARMED_FOR.plusSeconds(1).toNanos());
+      assertThatThrownBy(link::expire).hasMessageContaining("not handed back");
+      assertThat(bus.sent).containsSubsequence("1=500", "0=" + STOP, "1=0");
+    }
   }
 
   /** The register the test reads and writes are the ones the link means. */
