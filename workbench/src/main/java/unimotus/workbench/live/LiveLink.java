@@ -57,6 +57,9 @@ public final class LiveLink implements AutoCloseable {
   /** What was written last; not a number before. */
   private double lastReference = Double.NaN;
 
+  /** Whether the drive has shown that reference since. */
+  private boolean referenceShown;
+
   /** Whether reverse is wanted of a drive that is told it by the sign of its reference. */
   private boolean backward;
 
@@ -157,6 +160,7 @@ public final class LiveLink implements AutoCloseable {
         control.isPresent()
             && lastControlWord.isPresent()
             && (int) control.getAsDouble() == lastControlWord.getAsInt();
+    referenceShown |= map.entry(RegisterRole.REFERENCE).filter(r -> shows(sample, r)).isPresent();
     return sample;
   }
 
@@ -420,7 +424,7 @@ public final class LiveLink implements AutoCloseable {
     }
     write(control, stop, Gate.OPEN);
     boolean ownReference =
-        reference.isPresent() && before.filter(s -> !isOwn(s, reference.get())).isEmpty();
+        reference.isPresent() && before.filter(s -> isForeign(s, reference.get())).isEmpty();
     if (ownReference) {
       write(reference.get(), 0, Gate.OPEN);
     }
@@ -456,11 +460,15 @@ public final class LiveLink implements AutoCloseable {
     return shown && found != lastControlWord.orElse(stop) && found != stop;
   }
 
-  private boolean isOwn(Sample found, RegisterEntry reference) {
+  private boolean isForeign(Sample found, RegisterEntry reference) {
+    return referenceShown && found.value(reference).isPresent() && !shows(found, reference);
+  }
+
+  /** Whether the reference that was written last stands in the drive, to a step. */
+  private boolean shows(Sample found, RegisterEntry reference) {
     OptionalDouble stands = found.value(reference);
-    return Double.isNaN(lastReference)
-        || stands.isEmpty()
-        || Math.abs(stands.getAsDouble() - lastReference) <= Math.abs(reference.scale());
+    return stands.isPresent()
+        && Math.abs(stands.getAsDouble() - lastReference) <= Math.abs(reference.scale());
   }
 
   private void write(RegisterEntry entry, double value, Gate gate) throws NotDone {
@@ -493,6 +501,7 @@ public final class LiveLink implements AutoCloseable {
     }
     if (entry.role() == RegisterRole.REFERENCE) {
       lastReference = value;
+      referenceShown = false;
     }
   }
 
