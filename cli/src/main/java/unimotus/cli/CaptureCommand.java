@@ -8,9 +8,9 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import unimotus.devices.modbus.ExplainedFrame;
-import unimotus.workbench.live.Captures;
-import unimotus.workbench.live.Captures.Frame;
+import unimotus.devices.modbus.explain.ExplainedFrame;
+import unimotus.workbench.capture.Captures;
+import unimotus.workbench.capture.Frame;
 
 /** {@code capture FILE}: the Modbus frames of a capture, a line each. */
 @Command(
@@ -18,7 +18,7 @@ import unimotus.workbench.live.Captures.Frame;
     mixinStandardHelpOptions = true,
     description = {
       "Lists the Modbus frames of a capture (pcap or pcapng): TCP, serial frames over TCP, or bare",
-      "serial frames. Exit status 1 where a frame is wrong or bytes are in none."
+      "serial frames. Exit status 1 where a frame is wrong or bytes are in none or missing."
     },
     footer = {"", "Example: unimotus capture line.pcapng --port 502"})
 final class CaptureCommand implements Callable<Integer> {
@@ -40,18 +40,19 @@ final class CaptureCommand implements Callable<Integer> {
   public Integer call() throws IOException {
     Captures.Read read = Captures.read(file, port);
     boolean sound =
-        read.passedOver() == 0
-            && read.frames().stream().allMatch(f -> explained(f).fault().isEmpty());
+        read.rest().isEmpty()
+            && read.frames().stream().allMatch(f -> f.explained().faults().isEmpty());
     if (output.isJson()) {
       output.document(
           Output.map(
               "packets", read.packets(),
               "bytesInNoFrame", read.passedOver(),
+              "bytesMissing", read.missing(),
               "frames", read.frames().stream().map(CaptureCommand::map).toList()));
       return sound ? 0 : 1;
     }
     for (Frame frame : read.frames()) {
-      ExplainedFrame explained = explained(frame);
+      ExplainedFrame explained = frame.explained();
       output
           .text()
           .printf(
@@ -65,18 +66,12 @@ final class CaptureCommand implements Callable<Integer> {
     }
     output
         .text()
-        .printf(
-            "%d frames in %d packets, %d bytes in none%n",
-            read.frames().size(), read.packets(), read.passedOver());
+        .printf("%d frames in %d packets%s%n", read.frames().size(), read.packets(), read.rest());
     return sound ? 0 : 1;
   }
 
-  private static ExplainedFrame explained(Frame frame) {
-    return ExplainedFrame.of(frame.array(), frame.answer());
-  }
-
   private static Object map(Frame frame) {
-    ExplainedFrame explained = explained(frame);
+    ExplainedFrame explained = frame.explained();
     return Output.map(
         "seconds", frame.seconds(),
         "from", frame.from(),
@@ -84,6 +79,7 @@ final class CaptureCommand implements Callable<Integer> {
         "answer", frame.answer(),
         "unit", explained.unit(),
         "function", explained.function(),
+        "serial", frame.serial(),
         "fault", explained.fault(),
         "bytes", HEX.formatHex(frame.array()));
   }

@@ -7,9 +7,9 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import unimotus.devices.modbus.Composed;
-import unimotus.devices.modbus.ExplainedFrame;
-import unimotus.devices.modbus.FramePart;
 import unimotus.devices.modbus.Request;
+import unimotus.devices.modbus.explain.ExplainedFrame;
+import unimotus.devices.modbus.explain.FramePart;
 
 /** {@code frame HEX}: a frame with every byte explained. */
 @Command(
@@ -86,14 +86,15 @@ final class FrameCommand implements Callable<Integer> {
       for (FramePart part : frame.parts()) {
         output
             .text()
-            .printf(
-                "%3d  %-24s %-16s %s%n", part.offset(), part.bytes(), part.name(), part.meaning());
+            .printf("%3d  %-24s %-16s %s%n", part.offset(), part.bytes(), part.name(), words(part));
       }
-      if (!frame.fault().isEmpty()) {
-        output.text().println("! " + frame.fault());
-      }
+      frame.faults().forEach(f -> output.text().println("! " + f));
     }
-    return frame.fault().isEmpty() ? 0 : 1;
+    return frame.faults().isEmpty() ? 0 : 1;
+  }
+
+  private static String words(FramePart part) {
+    return part.fault().isEmpty() ? part.meaning() : part.meaning() + "  ! " + part.fault();
   }
 
   private byte[] bytes() {
@@ -110,6 +111,7 @@ final class FrameCommand implements Callable<Integer> {
         "offset", part.offset(),
         "bytes", part.bytes(),
         "name", part.name(),
-        "meaning", part.meaning());
+        "meaning", part.meaning(),
+        "fault", part.fault());
   }
 }

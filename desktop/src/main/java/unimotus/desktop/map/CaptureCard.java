@@ -15,9 +15,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
-import unimotus.devices.modbus.ExplainedFrame;
-import unimotus.workbench.live.Captures;
-import unimotus.workbench.live.Captures.Frame;
+import unimotus.devices.modbus.explain.ExplainedFrame;
+import unimotus.workbench.capture.Captures;
+import unimotus.workbench.capture.Frame;
 
 /** The frames of a capture, read from a file or put together, and written to one. */
 final class CaptureCard extends VBox {
@@ -77,7 +77,7 @@ final class CaptureCard extends VBox {
   }
 
   private static String words(Frame frame) {
-    ExplainedFrame explained = ExplainedFrame.of(frame.array(), frame.answer());
+    ExplainedFrame explained = frame.explained();
     return "%.4f s  %s  unit %d  %s%s"
         .formatted(
             frame.seconds(),
@@ -113,12 +113,7 @@ final class CaptureCard extends VBox {
                 frames.setAll(read.frames());
                 said.setText(
                     "%d frames in %d packets%s"
-                        .formatted(
-                            read.frames().size(),
-                            read.packets(),
-                            read.passedOver() == 0
-                                ? ""
-                                : ", %d bytes in none".formatted(read.passedOver())));
+                        .formatted(read.frames().size(), read.packets(), read.rest()));
               } catch (IOException e) {
                 desk.refuse(e.getMessage());
               }
@@ -130,13 +125,13 @@ final class CaptureCard extends VBox {
       desk.refuse("there is no frame to write yet");
       return;
     }
-    boolean serial = ExplainedFrame.of(frames.get(0).array(), frames.get(0).answer()).serial();
+    boolean serial = frames.get(0).serial();
     desk.dialogs()
         .export(serial ? "serial.pcap" : "modbus.pcap")
         .ifPresent(
             file -> {
               try {
-                Captures.write(file, frames, serial);
+                Captures.write(file, frames);
                 desk.say("%d frames written to %s".formatted(frames.size(), file));
               } catch (IOException e) {
                 desk.refuse("the capture could not be written: " + e.getMessage());

@@ -11,7 +11,7 @@ import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.Composed;
 import unimotus.devices.modbus.ExceptionCode;
-import unimotus.devices.modbus.ExplainedFrame;
+import unimotus.devices.modbus.FunctionCode;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
 
@@ -62,7 +62,7 @@ final class ComposeCard extends VBox {
         new ChoiceField<>(
             "function",
             Composed.FUNCTIONS,
-            f -> "%d  %s".formatted(f, ExplainedFrame.functionName(f)),
+            f -> "%d  %s".formatted(f, FunctionCode.labelOf(f)),
             f -> {
               function = f;
               fields();

@@ -11,9 +11,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
-import unimotus.devices.modbus.ExplainedFrame;
-import unimotus.devices.modbus.FramePart;
-import unimotus.workbench.live.Captures;
+import unimotus.devices.modbus.explain.ExplainedFrame;
+import unimotus.devices.modbus.explain.FramePart;
+import unimotus.workbench.capture.Frame;
 
 /** Frames composed, pasted from anywhere or read from a capture, with every byte explained. */
 final class FramesPane extends HBox {
@@ -29,7 +29,7 @@ final class FramesPane extends HBox {
    *
    * @param live gives the frames of the last link under Live
    */
-  FramesPane(Desk desk, Supplier<List<Captures.Frame>> live) {
+  FramesPane(Desk desk, Supplier<List<Frame>> live) {
     super(14);
     this.desk = desk;
     setPadding(new Insets(12, 16, 12, 16));
@@ -106,7 +106,7 @@ final class FramesPane extends HBox {
       told.getChildren()
           .add(Parts.label(frame.serial() ? "Serial frame" : "TCP frame", "ink-strong"));
       if (!frame.fault().isEmpty()) {
-        told.getChildren().add(Parts.label(frame.fault(), "ink-attention"));
+        frame.faults().forEach(f -> told.getChildren().add(Parts.prose(f, "ink-attention")));
       }
       int row = 0;
       for (FramePart part : frame.parts()) {
@@ -115,7 +115,9 @@ final class FramesPane extends HBox {
             Parts.label(String.valueOf(part.offset()), "ink-caption"),
             Parts.label(part.bytes(), "ink-strong"),
             Parts.label(part.name()),
-            Parts.label(part.meaning(), "ink-label"));
+            part.fault().isEmpty()
+                ? Parts.label(part.meaning(), "ink-label")
+                : Parts.label(part.meaning(), "ink-attention"));
       }
     } catch (IllegalArgumentException none) {
       told.getChildren().add(Parts.prose(String.valueOf(none.getMessage()), "ink-attention"));

@@ -27,9 +27,9 @@ import unimotus.desktop.kit.Parts;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
+import unimotus.workbench.capture.Frame;
+import unimotus.workbench.capture.FrameRecorder;
 import unimotus.workbench.live.BusReadings;
-import unimotus.workbench.live.Captures;
-import unimotus.workbench.live.FrameRecorder;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
 import unimotus.workbench.live.NotDone;
@@ -97,7 +97,7 @@ final class LivePane extends HBox {
   }
 
   /** The frames of the last link. */
-  List<Captures.Frame> frames() {
+  List<Frame> frames() {
     return recorder.frames();
   }
 

@@ -8,6 +8,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.devices.modbus.explain.ExplainedFrame;
 
 /**
  * Requests put together from a form. Messages are the worked examples of Modbus Application
@@ -42,7 +43,7 @@ class ComposedTest {
     ExplainedFrame explained = ExplainedFrame.of(Composed.frame(false, 258, 17, request), false);
     assertThat(explained.fault()).isEmpty();
     assertThat(explained.unit()).isEqualTo(17);
-    assertThat(explained.function()).isEqualTo(ExplainedFrame.functionName(function));
+    assertThat(explained.function()).isEqualTo(FunctionCode.labelOf(function));
   }
 
   /** The answers in the same examples (section 6; exception: section 7). */

@@ -14,10 +14,12 @@ import org.junit.jupiter.api.io.TempDir;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.devices.drive.DriveRegisters;
-import unimotus.devices.modbus.ExplainedFrame;
+import unimotus.devices.modbus.explain.ExplainedFrame;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
-import unimotus.workbench.live.Captures.Frame;
+import unimotus.workbench.capture.Captures;
+import unimotus.workbench.capture.Frame;
+import unimotus.workbench.capture.FrameRecorder;
 
 /** A whole session recorded, written as a capture, and read by an independent analyser. */
 class LiveCaptureTest {
@@ -68,7 +70,7 @@ class LiveCaptureTest {
     }
     Path file = folder.resolve("session.pcap");
     List<Frame> frames = recorder.frames();
-    Captures.write(file, frames, false);
+    Captures.write(file, frames);
     List<String> seen = analysed(file, "mbtcp.trans_id", "mbtcp.unit_id", "modbus.func_code");
     List<String> meant = new ArrayList<>();
     for (Frame frame : frames) {

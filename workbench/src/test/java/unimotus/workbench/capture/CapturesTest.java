@@ -1,4 +1,4 @@
-package unimotus.workbench.live;
+package unimotus.workbench.capture;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -25,7 +25,6 @@ import unimotus.devices.modbus.TcpStandIn;
 import unimotus.formats.capture.CaptureFile;
 import unimotus.formats.capture.Packet;
 import unimotus.formats.capture.TcpConversation;
-import unimotus.workbench.live.Captures.Frame;
 
 /** Frames into captures and out of them, whole, divided, repeated and spoilt. */
 class CapturesTest {
@@ -53,7 +52,7 @@ class CapturesTest {
   void aConversationComesBackAsItWent() throws IOException {
     Path file = folder.resolve("a.pcap");
     List<Frame> frames = List.of(frame(0, false, ask(1)), frame(0.0125, true, answer(1)));
-    Captures.write(file, frames, false);
+    Captures.write(file, frames);
     Captures.Read read = Captures.read(file, Captures.MODBUS_PORT);
     assertThat(read.frames())
         .extracting(Frame::bytes)
@@ -69,7 +68,7 @@ class CapturesTest {
     Path file = folder.resolve("s.pcap");
     byte[] serial = new RtuFrame(3, new Request.Read(4, 0, 1).bytes()).bytes();
     byte[] back = new RtuFrame(3, new Response.Values(4, List.of(9)).bytes()).bytes();
-    Captures.write(file, List.of(frame(0, false, serial), frame(0.01, true, back)), true);
+    Captures.write(file, List.of(frame(0, false, serial), frame(0.01, true, back)));
     Captures.Read read = Captures.read(file, Captures.MODBUS_PORT);
     assertThat(read.frames()).extracting(Frame::array).containsExactly(serial, back);
     assertThat(read.frames()).extracting(Frame::answer).containsExactly(false, true);
@@ -152,5 +151,103 @@ class CapturesTest {
     Path file = folder.resolve("notes.txt");
     Files.writeString(file, "no capture");
     assertThatThrownBy(() -> Captures.read(file, 502)).hasMessageContaining("notes.txt");
+  }
+
+  /** A frame with a lying header between two good ones, in a segment of its own or not. */
+  @Test
+  void aBadFrameLosesNoOther() throws IOException {
+    byte[] longer = ask(2);
+    longer[5] += 3;
+    byte[] protocol = ask(3);
+    protocol[2] = 7;
+    TcpConversation conversation = new TcpConversation(502);
+    for (byte[] one : List.of(ask(1), longer, ask(4), protocol, ask(5))) {
+      conversation.ask(0, one);
+    }
+    Captures.Read read = read(conversation.packets());
+    assertThat(read.frames())
+        .extracting(Frame::array)
+        .containsExactly(ask(1), longer, ask(4), protocol, ask(5));
+    assertThat(read.frames().get(1).explained().fault()).contains("the length says 9, 6 follow");
+    assertThat(read.frames().get(3).explained().fault()).contains("protocol 1792 is not Modbus");
+    assertThat(read.passedOver()).isZero();
+  }
+
+  @Test
+  void aSpoiltSerialFrameIsShownWithItsFault() throws IOException {
+    byte[] good = new RtuFrame(3, new Request.Read(4, 0, 1).bytes()).bytes();
+    byte[] bad = good.clone();
+    bad[3] ^= 1;
+    TcpConversation conversation = new TcpConversation(502);
+    List.of(good, bad, good).forEach(f -> conversation.ask(0, f));
+    Captures.Read read = read(conversation.packets());
+    assertThat(read.frames()).extracting(Frame::array).containsExactly(good, bad, good);
+    assertThat(read.frames()).extracting(Frame::serial).containsOnly(true);
+    assertThat(read.frames().get(1).explained().fault()).contains("the check is");
+  }
+
+  /** Two registers from address 0 over a serial line look like a header of TCP. */
+  @Test
+  void aConnectionIsSerialAsAWhole() throws IOException {
+    byte[] two = Composed.frame(true, 0, 17, new Request.Read(3, 0, 2));
+    byte[] back = Composed.frame(true, 0, 17, new Response.Values(3, List.of(1, 2)));
+    TcpConversation conversation = new TcpConversation(502);
+    conversation.ask(0, two);
+    conversation.answer(1, back);
+    assertThat(read(conversation.packets()).frames())
+        .extracting(Frame::array)
+        .containsExactly(two, back);
+  }
+
+  @Test
+  void whatCameOutOfOrderStandsWhereItBelongs() throws IOException {
+    TcpConversation conversation = new TcpConversation(502);
+    conversation.ask(0, java.util.Arrays.copyOf(ask(1), 5));
+    conversation.ask(1, java.util.Arrays.copyOfRange(ask(1), 5, 12));
+    conversation.ask(2, ask(2));
+    List<Packet> packets = new ArrayList<>(conversation.packets());
+    java.util.Collections.swap(packets, 1, 2);
+    Captures.Read read = read(packets);
+    assertThat(read.frames()).extracting(Frame::array).containsExactlyInAnyOrder(ask(1), ask(2));
+    assertThat(read.rest()).isEmpty();
+  }
+
+  @Test
+  void whatTheCaptureDoesNotHaveIsSaid() throws IOException {
+    TcpConversation conversation = new TcpConversation(502);
+    for (int i = 1; i <= 3; i++) {
+      conversation.ask(i, ask(i));
+    }
+    List<Packet> packets = new ArrayList<>(conversation.packets());
+    packets.remove(1);
+    Captures.Read read = read(packets);
+    assertThat(read.frames()).hasSize(2);
+    assertThat(read.rest()).contains("12 bytes missing from the capture");
+  }
+
+  /** On a bare serial line a lost answer and a broadcast turn nothing round. */
+  @Test
+  void whoSpokeOnASerialLineIsToldFromTheFrames() throws IOException {
+    byte[] ask = Composed.frame(true, 0, 3, new Request.Read(3, 0, 4));
+    byte[] back = Composed.frame(true, 0, 3, new Response.Values(3, List.of(1, 2, 3, 4)));
+    byte[] all = Composed.frame(true, 0, 0, new Request.WriteOne(6, 1, 1));
+    byte[] write = Composed.frame(true, 0, 3, new Request.WriteOne(6, 1, 1));
+    List<byte[]> line = List.of(back, ask, ask, back, all, ask, back, write, write, ask);
+    List<Packet> packets = new ArrayList<>();
+    line.forEach(f -> packets.add(new Packet(packets.size(), Packet.USER_0, f)));
+    assertThat(read(packets).frames())
+        .extracting(Frame::answer)
+        .containsExactly(true, false, false, true, false, false, true, false, true, false);
+  }
+
+  @Test
+  void framesOfBothKindsAreNotWrittenIntoOneCapture() {
+    List<Frame> both =
+        List.of(
+            frame(0, false, ask(1)),
+            frame(1, false, Composed.frame(true, 0, 3, new Request.Read(3, 0, 4))));
+    assertThatThrownBy(() -> Captures.write(folder.resolve("b.pcap"), both))
+        .isInstanceOf(IOException.class)
+        .hasMessageContaining("1 of 2 frames are serial");
   }
 }

@@ -1,4 +1,4 @@
-package unimotus.workbench.live;
+package unimotus.workbench.capture;
 
 import java.util.ArrayDeque;
 import java.util.ArrayList;
@@ -6,7 +6,6 @@ import java.util.Deque;
 import java.util.List;
 import java.util.function.LongSupplier;
 import unimotus.devices.modbus.Tap;
-import unimotus.workbench.live.Captures.Frame;
 
 /** Keeps the last frames of a link, with the time at which each went by. */
 public final class FrameRecorder implements Tap {
