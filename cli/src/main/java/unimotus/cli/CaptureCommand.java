@@ -66,7 +66,12 @@ final class CaptureCommand implements Callable<Integer> {
     }
     output
         .text()
-        .printf("%d frames in %d packets%s%n", read.frames().size(), read.packets(), read.rest());
+        .printf(
+            "%d frames in %d packets, %d bytes in none%s%n",
+            read.frames().size(),
+            read.packets(),
+            read.passedOver(),
+            read.missing() == 0 ? "" : ", %d missing".formatted(read.missing()));
     return sound ? 0 : 1;
   }
 

@@ -112,7 +112,7 @@ final class FieldReader {
     end = frame.length;
     part(2, "check", "low byte first; the bytes give %04X".formatted(meant));
     if (told != meant) {
-      illegal("the check is %04X, the bytes give %04X".formatted(told, meant));
+      illegal("the check is wrong: %04X, the bytes give %04X".formatted(told, meant));
     }
   }
 

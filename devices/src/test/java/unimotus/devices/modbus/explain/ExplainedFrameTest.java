@@ -50,7 +50,7 @@ class ExplainedFrameTest {
   @Test
   void aWrongCheckIsShownWithTheRightOne() {
     ExplainedFrame frame = explain("11 03 00 6B 00 03 76 88", false);
-    assertThat(frame.fault()).isEqualTo("the check is 8876, the bytes give 8776");
+    assertThat(frame.fault()).isEqualTo("the check is wrong: 8876, the bytes give 8776");
     assertThat(frame.parts().get(4).meaning()).contains("8776");
   }
 
