@@ -16,4 +16,9 @@ public final class Campaign {
     }
     return Boolean.getBoolean("campaign.full") ? full : usual;
   }
+
+  /** As above, and of so many where a mutation tester runs it. */
+  public static int size(int full, int usual, int mutation) {
+    return Boolean.getBoolean("campaign.mutation") ? mutation : size(full, usual);
+  }
 }

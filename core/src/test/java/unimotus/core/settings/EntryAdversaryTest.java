@@ -22,7 +22,7 @@ import unimotus.core.sheet.SettingValue;
  * with rules that rewrite and lock, found as anything, read in part. Figures in docs/truth.md.
  */
 class EntryAdversaryTest {
-  private static final int DRIVES = Campaign.size(20_000, 1_000);
+  private static final int DRIVES = Campaign.size(20_000, 1_000, 400);
 
   private static DriveSheet sheet(PlainDrive plain) {
     List<SettingDefinition> settings = new ArrayList<>();

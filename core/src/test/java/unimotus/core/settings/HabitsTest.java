@@ -102,4 +102,44 @@ class HabitsTest {
     assertThat(habits.risksOfReset()).isEmpty();
     assertThat(habits.difference().unread()).isEmpty();
   }
+
+  /** A reset forgets the measured motor (common practice). */
+  @Test
+  void anAutoTuneDoneBeforeIsLostByAReset() {
+    DriveSheet tuned =
+        Fixtures.driveSheet(
+            List.of(
+                Fixtures.choice("X1", SettingRole.FACTORY_RESET, null, "none", "all"),
+                Fixtures.choice("X3", SettingRole.AUTO_TUNE, null, "not done", "done")),
+            List.of(new SettingRule.Resets("X1", "all", true)));
+    Map<String, SettingValue> found = new LinkedHashMap<>(SettingGraph.works(tuned));
+    found.put("X3", new SettingValue.Choice("done"));
+    AxisAssembly axis = Fixtures.assembly(Fixtures.project(), tuned);
+    Habits habits = Habits.of(axis, DriveMemory.holding(tuned, found), EntrySheet.Way.KEYPAD);
+    assertThat(habits.risksOfReset()).contains("An auto-tune done before is lost: repeat it.");
+    found.put("X3", new SettingValue.Choice("not done"));
+    found.put("P9", new SettingValue.Choice("coast"));
+    Habits untuned = Habits.of(axis, DriveMemory.holding(tuned, found), EntrySheet.Way.KEYPAD);
+    assertThat(untuned.risksOfReset()).noneMatch(r -> r.contains("auto-tune"));
+  }
+
+  /** The plate says 8.05 A: an entry of 5 A is a doubt beside it, one of 8.05 A is none. */
+  @Test
+  void anEntryThatContradictsThePlateSaysSo() {
+    Project project = Fixtures.withSetting(Fixtures.project(), "P1", 5.0);
+    AxisAssembly axis = Fixtures.assembly(project, SHEET);
+    Journey journey = Journey.of(axis, DriveMemory.holding(SHEET, found()), EntrySheet.Way.KEYPAD);
+    EntryStep current =
+        journey.entry().steps().stream()
+            .filter(s -> s.setting().code().equals("P1"))
+            .findFirst()
+            .orElseThrow();
+    assertThat(journey.contradiction(current)).isPresent();
+    Journey right = Journey.of(axis(), DriveMemory.holding(SHEET, found()), EntrySheet.Way.KEYPAD);
+    assertThat(right.entry().steps()).noneMatch(s -> right.contradiction(s).isPresent());
+    assertThat(right.others())
+        .extracting(SettingDefinition::code)
+        .contains("P2")
+        .doesNotContain("P1");
+  }
 }
