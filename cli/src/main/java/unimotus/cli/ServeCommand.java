@@ -40,7 +40,8 @@ final class ServeCommand implements Callable<Integer> {
   @Option(
       names = "--profile",
       paramLabel = "P",
-      description = "Words they understand: cia402, run-and-stop. Default: ${DEFAULT-VALUE}.",
+      description =
+          "Words they understand: cia402, cia402-pv, run-and-stop. Default: ${DEFAULT-VALUE}.",
       defaultValue = "cia402")
   private String profile;
 

@@ -8,6 +8,8 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
@@ -23,7 +25,11 @@ import unimotus.workbench.live.StandIns;
     description = {
       "What a status word says: state and bits; with --want the control words that lead there."
     },
-    footer = {"", "Example: unimotus word 0x0250 --want start_forward"})
+    footer = {
+      "",
+      "Example: unimotus word 0x0250 --want start_forward",
+      "         unimotus word 0x1637 --mode hm"
+    })
 final class WordCommand implements Callable<Integer> {
   @Mixin private Output output;
 
@@ -33,9 +39,18 @@ final class WordCommand implements Callable<Integer> {
   @Option(
       names = "--profile",
       paramLabel = "P",
-      description = "cia402 or run-and-stop. Default: ${DEFAULT-VALUE}.",
+      description = "cia402, cia402-MODE or run-and-stop. Default: ${DEFAULT-VALUE}.",
       defaultValue = "cia402")
   private String profile;
+
+  @Option(
+      names = "--mode",
+      paramLabel = "M",
+      description = {
+        "The operating mode, by sign or number: pp 1, vl 2, pv 3, tq 4, hm 6, ip 7, csp 8, csv 9,",
+        "cst 10, none 0. Default: vl. Bits 4 to 9 mean what it says."
+      })
+  private String mode;
 
   @Option(
       names = "--want",
@@ -52,7 +67,7 @@ final class WordCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    WordProfile words = StandIns.profile(profile);
+    WordProfile words = inMode();
     int shown = Words.parse(status);
     Optional<WordState> state = words.shown(shown);
     List<String> bits = WordMachine.names(words.statusBits(), shown);
@@ -67,8 +82,16 @@ final class WordCommand implements Callable<Integer> {
               shown,
               "state",
               state.map(WordState::name).orElse(null),
+              "mode",
+              words.mode().label(),
               "bits",
               bits,
+              "told",
+              words.mode().told(shown).orElse(null),
+              "control",
+              WordMachine.names(words.controlBits(), Words.parse(control)),
+              "afterwards",
+              starts() ? words.mode().afterwards() : "",
               "send",
               way.stream()
                   .map(
@@ -87,6 +110,7 @@ final class WordCommand implements Callable<Integer> {
               Words.bits(shown),
               state.map(WordState::name).orElse("no state of the profile"),
               String.join(", ", bits));
+      words.mode().told(shown).ifPresent(t -> output.text().println("  " + t));
       way.forEach(
           s ->
               output
@@ -94,8 +118,27 @@ final class WordCommand implements Callable<Integer> {
                   .printf(
                       "  send %s  %s, wait for %s%n",
                       Words.hex(s.word()), s.command(), s.then().name()));
+      if (starts() && !words.mode().afterwards().isEmpty()) {
+        output.text().println("  " + words.mode().afterwards());
+      }
     }
     return state.isPresent() ? 0 : 1;
+  }
+
+  private WordProfile inMode() {
+    WordProfile words = StandIns.profile(profile);
+    if (mode == null) {
+      return words;
+    }
+    if (words.mode() == OperatingMode.NONE) {
+      throw new IllegalArgumentException(
+          "--mode belongs to the profile cia402; '%s' has no modes".formatted(profile));
+    }
+    return DriveProfiles.cia402(OperatingMode.of(mode));
+  }
+
+  private boolean starts() {
+    return want != null && intent().name().startsWith("START");
   }
 
   private Intent intent() {

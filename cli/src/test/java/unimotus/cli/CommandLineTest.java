@@ -253,6 +253,31 @@ class CommandLineTest {
     assertThat(err.toString()).contains("'fly' is not one of");
   }
 
+  /** Bits by mode (IEC 61800-7-201, from memory). */
+  @Test
+  void bitsMeanWhatTheModeSays() throws IOException {
+    assertThat(run("word", "0x1637", "--mode", "hm")).isZero();
+    assertThat(out.toString()).contains("homing attained").contains("homing is done");
+    JsonNode position =
+        json(
+            "word",
+            "0x1237",
+            "--mode",
+            "1",
+            "--want",
+            "start_forward",
+            "--control",
+            "0x3F",
+            "--json");
+    assertThat(position.get("mode").asText()).isEqualTo("profile position");
+    assertThat(position.get("bits").toString()).contains("set-point acknowledged");
+    assertThat(position.get("control").toString()).contains("new set-point", "change at once");
+    assertThat(position.get("afterwards").asText()).contains("bit 4");
+    assertThat(run("word", "0x0250", "--mode", "11")).isEqualTo(2);
+    assertThat(err.toString()).contains("mode '11' is not one of").contains("csp (8)");
+    assertThat(run("word", "0x0001", "--profile", "run-and-stop", "--mode", "vl")).isEqualTo(2);
+  }
+
   @Test
   void framesAreExplained() throws IOException {
     assertThat(run("frame", "11 03 00 6B 00 03 76 87")).isZero();

@@ -49,35 +49,18 @@ public final class DriveProfiles {
               new WordTransition(14, "fault reaction active", null, "fault"),
               new WordTransition(15, "fault", "fault reset", "switch on disabled"),
               new WordTransition(16, "quick stop active", "enable operation", "operation enabled")),
-          bits(
-              "switch on",
-              "enable voltage",
-              "no quick stop",
-              "enable operation",
-              "enable ramp",
-              "unlock ramp",
-              "use reference",
-              "fault reset",
-              "halt"),
-          bits(
-              "ready to switch on",
-              "switched on",
-              "operation enabled",
-              "fault",
-              "voltage enabled",
-              "no quick stop",
-              "switch on disabled",
-              "warning",
-              "maker's own",
-              "remote",
-              "target reached",
-              "internal limit"),
+          OperatingMode.NONE.controlBits(),
+          OperatingMode.NONE.statusBits(),
           Direction.BY_SIGN,
-          0);
+          0,
+          OperatingMode.NONE);
 
   /** The same in velocity mode: bits 4 to 6 let the ramp run and take the reference. */
-  public static final WordProfile CIA_402_VELOCITY =
-      CIA_402.withExtras("drive profile CiA 402, velocity mode", 0x70);
+  public static final WordProfile CIA_402_VELOCITY = CIA_402.in(OperatingMode.VELOCITY, 0x70);
+
+  /** The same in profile velocity mode. */
+  public static final WordProfile CIA_402_PROFILE_VELOCITY =
+      CIA_402.in(OperatingMode.PROFILE_VELOCITY, 0);
 
   /** A plain word as many register drives have it: run, direction, reset on an edge. */
   public static final WordProfile RUN_AND_STOP =
@@ -111,20 +94,33 @@ public final class DriveProfiles {
               new WordBit(4, "at reference"),
               new WordBit(5, "commanded over the fieldbus")),
           Direction.turnedBy(0x02),
-          0x10);
+          0x10,
+          OperatingMode.NONE);
 
   private DriveProfiles() {}
 
-  private static List<WordBit> bits(String... names) {
-    List<WordBit> bits = new ArrayList<>();
-    for (int i = 0; i < names.length; i++) {
-      bits.add(new WordBit(i, names[i]));
-    }
-    return bits;
+  /** The published drive profile in a mode. */
+  public static WordProfile cia402(OperatingMode mode) {
+    return switch (mode) {
+      case NONE -> CIA_402;
+      case VELOCITY -> CIA_402_VELOCITY;
+      case PROFILE_VELOCITY -> CIA_402_PROFILE_VELOCITY;
+      default -> CIA_402.in(mode, 0);
+    };
   }
 
-  /** All profiles that ship. */
+  /** All profiles that ship, in every mode. */
   public static List<WordProfile> all() {
-    return List.of(CIA_402, CIA_402_VELOCITY, RUN_AND_STOP);
+    List<WordProfile> all = new ArrayList<>();
+    for (OperatingMode mode : OperatingMode.values()) {
+      all.add(cia402(mode));
+    }
+    all.add(RUN_AND_STOP);
+    return all;
+  }
+
+  /** Those beside which a reference is a speed, as a drive on a register fieldbus takes it. */
+  public static List<WordProfile> ofSpeed() {
+    return all().stream().filter(WordProfile::commandsSpeed).toList();
   }
 }

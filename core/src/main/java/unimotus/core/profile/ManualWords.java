@@ -184,7 +184,8 @@ public record ManualWords(List<ControlBit> control, List<StatusBit> status) {
         control.stream().map(b -> named(b)).toList(),
         status.stream().map(b -> named(b)).toList(),
         direction(runs, backward),
-        mask(ControlMeaning.ALWAYS_SET));
+        mask(ControlMeaning.ALWAYS_SET),
+        OperatingMode.NONE);
   }
 
   /** Where reverse has a bit of its own, forward has one as well. */

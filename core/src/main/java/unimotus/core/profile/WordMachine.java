@@ -280,12 +280,15 @@ public final class WordMachine {
     return steps;
   }
 
-  /** The bits that count only when they come: they go again with the next word. */
+  /**
+   * The bits that count only when they come, and those with which the mode starts a motion: they go
+   * again with the next word.
+   */
   private int pulses() {
     return profile.commands().stream()
         .filter(WordCommand::onEdge)
         .mapToInt(WordCommand::value)
-        .reduce(0, (a, b) -> a | b);
+        .reduce(profile.mode().startBits(), (a, b) -> a | b);
   }
 
   /** A motor that runs is turned without a stop; the drive ramps through standstill. */
@@ -311,8 +314,13 @@ public final class WordMachine {
     };
   }
 
-  /** The names of the bits that are set, from the least. */
+  /** The names of the bits that are set, from the least; with its number where a name is shared. */
   public static List<String> names(List<WordBit> bits, int word) {
-    return bits.stream().filter(b -> b.isSet(word)).map(WordBit::name).toList();
+    return bits.stream().filter(b -> b.isSet(word)).map(b -> name(b, bits)).toList();
+  }
+
+  private static String name(WordBit bit, List<WordBit> bits) {
+    boolean shared = bits.stream().filter(b -> b.name().equals(bit.name())).count() > 1;
+    return shared ? "bit %d: %s".formatted(bit.bit(), bit.name()) : bit.name();
   }
 }

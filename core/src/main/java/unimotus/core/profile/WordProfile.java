@@ -15,6 +15,7 @@ import java.util.Optional;
  * @param statusBits the bits of the status word by name
  * @param direction how the control word tells the direction
  * @param extras bits that have to be set in every word while the motor is commanded
+ * @param mode what the drive does once enabled; none where the words do not tell modes apart
  */
 public record WordProfile(
     String name,
@@ -25,7 +26,8 @@ public record WordProfile(
     List<WordBit> controlBits,
     List<WordBit> statusBits,
     Direction direction,
-    int extras) {
+    int extras,
+    OperatingMode mode) {
 
   /** Takes copies and checks that every transition names what there is. */
   public WordProfile {
@@ -52,18 +54,24 @@ public record WordProfile(
     }
   }
 
-  /** This profile under another name, with other bits that are always set. */
-  public WordProfile withExtras(String nextName, int nextExtras) {
+  /** This profile in a mode, with bits that are always set in it. */
+  WordProfile in(OperatingMode next, int nextExtras) {
     return new WordProfile(
-        nextName,
+        "%s, %s mode".formatted(name, next.label()),
         source,
         states,
         commands,
         transitions,
-        controlBits,
-        statusBits,
+        next.controlBits(),
+        next.statusBits(),
         direction,
-        nextExtras);
+        nextExtras,
+        next);
+  }
+
+  /** Whether a reference beside these words is a speed. */
+  public boolean commandsSpeed() {
+    return mode == OperatingMode.NONE || mode.commandsSpeed();
   }
 
   /** The state of this name. */

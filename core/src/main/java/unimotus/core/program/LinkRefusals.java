@@ -82,6 +82,11 @@ final class LinkRefusals {
 
   /** A profile without a state of rest or of motion commands nothing. */
   void states() {
+    if (!profile.commandsSpeed()) {
+      throw new IllegalArgumentException(
+          "the words of %s are of the %s mode, in which the reference is no speed"
+              .formatted(axis.axis().name(), profile.mode().label()));
+    }
     for (WordState.Kind kind : EnumSet.of(WordState.Kind.READY, WordState.Kind.RUNNING)) {
       if (profile.states().stream().noneMatch(s -> s.kind() == kind)) {
         throw new IllegalArgumentException(

@@ -224,7 +224,8 @@ class WordMachineTest {
                     List.of(),
                     List.of(),
                     Direction.BY_SIGN,
-                    0))
+                    0,
+                    OperatingMode.NONE))
         .hasMessageContaining("'kick'");
     assertThatThrownBy(() -> new WordState("x", 0x0F, 0x10, WordState.Kind.READY))
         .hasMessageContaining("outside its mask");

@@ -9,6 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.Fixtures;
 import unimotus.core.Lines;
 import unimotus.core.fieldbus.LinkWatch;
@@ -21,6 +22,7 @@ import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
 
 /** What a block says of itself, what it scales, and what is refused with the reason. */
@@ -88,7 +90,7 @@ class LinkProgramTest {
 
   @Test
   void everyProfileReadsByTheGrammar() {
-    for (WordProfile profile : DriveProfiles.all()) {
+    for (WordProfile profile : DriveProfiles.ofSpeed()) {
       StructuredText block = read(block(line(), profile, SIGNED));
       assertThat(block.name()).isEqualTo("Drive_Belt");
       assertThat(block.type("ControlWord")).isEqualTo("WORD");
@@ -303,6 +305,16 @@ class LinkProgramTest {
     assertThat(block.whole("ReferenceRaw")).isEqualTo(32_768 - 2500);
   }
 
+  /** In a mode that commands no speed the reference would be taken for something else. */
+  @ParameterizedTest
+  @EnumSource(
+      value = OperatingMode.class,
+      names = {"NONE", "VELOCITY", "PROFILE_VELOCITY"},
+      mode = EnumSource.Mode.EXCLUDE)
+  void aModeThatCommandsNoSpeedIsRefused(OperatingMode mode) {
+    refused(DriveProfiles.cia402(mode), mode.label() + " mode", CONTROL, STATUS, SIGNED);
+  }
+
   @Test
   void aProfileWithoutMotionIsRefused() {
     WordProfile p = DriveProfiles.RUN_AND_STOP;
@@ -316,7 +328,8 @@ class LinkProgramTest {
             p.controlBits(),
             p.statusBits(),
             p.direction(),
-            0);
+            0,
+            OperatingMode.NONE);
     refused(still, "no state of the kind 'running'", CONTROL, STATUS, SIGNED);
   }
 }

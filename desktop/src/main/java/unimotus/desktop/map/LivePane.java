@@ -17,7 +17,6 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Reading;
 import unimotus.core.profile.DriveProfiles;
-import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.review.AxisReview;
 import unimotus.core.settings.LinkLoss;
@@ -75,7 +74,7 @@ final class LivePane extends HBox {
     super(14);
     this.desk = desk;
     setPadding(new Insets(12, 16, 12, 16));
-    profiles = new ChoiceField<>("words", DriveProfiles.all(), WordProfile::name, this::choose);
+    profiles = new ChoiceField<>("words", DriveProfiles.ofSpeed(), WordProfile::name, this::choose);
     profiles.setId("live-profile");
     profiles.show(profile);
     readout =
@@ -115,9 +114,9 @@ final class LivePane extends HBox {
         own
             ? "Reads the %d registers of this drive.".formatted(map.entries().size())
             : "Reads the registers of a stand-in: none are entered for this drive.");
-    List<WordProfile> offered = new ArrayList<>(DriveProfiles.all());
+    List<WordProfile> offered = new ArrayList<>(DriveProfiles.ofSpeed());
     link.flatMap(FieldbusLink::usableProfile)
-        .filter(p -> p.name().equals(ManualWords.NAME))
+        .filter(p -> !offered.contains(p))
         .ifPresent(offered::add);
     profiles.getItems().setAll(offered);
     String now = desk.axisId().get() + link.map(FieldbusLink::profile).orElse("");

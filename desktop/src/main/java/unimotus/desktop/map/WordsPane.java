@@ -38,6 +38,7 @@ final class WordsPane extends HBox {
   private final WordField16 status;
   private final WordField16 control;
   private final Label state = Parts.label("", "ink-big");
+  private final Label mode = Parts.prose("", "ink-strong");
   private final Label effect = Parts.prose("", "ink-strong");
   private final Label source = Parts.prose("", "ink-caption");
   private final VBox way = Parts.column(4);
@@ -90,7 +91,8 @@ final class WordsPane extends HBox {
                 profiles,
                 Parts.quiet("edit-words", "bit by bit from a manual", this::turn)),
             source,
-            Parts.sheet(6, Parts.label("Status word, from the drive", "ink-strong"), status, state),
+            Parts.sheet(
+                6, Parts.label("Status word, from the drive", "ink-strong"), status, state, mode),
             Parts.sheet(
                 6, Parts.label("Control word, to the drive", "ink-strong"), control, effect));
     right =
@@ -232,6 +234,10 @@ final class WordsPane extends HBox {
     control.show(controlWord, profile.controlBits());
     Optional<WordState> at = profile.shown(statusWord);
     state.setText(at.map(WordState::name).orElse("no state of this profile"));
+    Optional<String> told = at.isPresent() ? profile.mode().told(statusWord) : Optional.empty();
+    mode.setText(told.orElse(""));
+    mode.setVisible(told.isPresent());
+    mode.setManaged(told.isPresent());
     effect.setText(
         timeline.isEmpty()
             ? "Press a bit, type a number or say what you want."
@@ -297,6 +303,10 @@ final class WordsPane extends HBox {
         }
         way.getChildren().add(row);
         number++;
+      }
+      boolean starts = intent == Intent.START_FORWARD || intent == Intent.START_REVERSE;
+      if (starts && !profile.mode().afterwards().isEmpty()) {
+        way.getChildren().add(Parts.prose(profile.mode().afterwards(), "ink-label"));
       }
     } catch (IllegalArgumentException byItself) {
       way.getChildren().add(Parts.prose(String.valueOf(byItself.getMessage()), "ink-attention"));

@@ -18,6 +18,7 @@ final class DriveState {
   private WordState state;
   private int control;
   private boolean permitted = true;
+  private QuickStop quickStop = QuickStop.QUICK_RAMP;
 
   /** Stopped by itself while commanded: the command has to be withdrawn before it counts again. */
   private boolean awaitsNewCommand;
@@ -132,15 +133,32 @@ final class DriveState {
                   || (next.kind() == WordState.Kind.READY
                       && reaction.commands().contains(SHUTDOWN)));
       state = refused ? state : next;
+      if (is(WordState.Kind.STOPPING) && quickStop == QuickStop.COAST) {
+        state = blocked().orElse(state);
+        coasts = true;
+      }
       permit(permitted);
     }
     control = word;
     return coasts;
   }
 
-  /** A quick stop has come to rest: torque goes off, and the first word is awaited anew. */
-  void quickStopEnds() {
+  /**
+   * A quick stop has come to rest: torque goes off and the first word is awaited anew, or it stays
+   * with torque where its option says so.
+   *
+   * @return whether torque goes off
+   */
+  boolean quickStopEnds() {
+    if (quickStop.stays()) {
+      return false;
+    }
     state = blocked().orElse(state);
+    return true;
+  }
+
+  void quickStop(QuickStop next) {
+    quickStop = next;
   }
 
   /** A drive that can be commanded from several places obeys a word only where it claims it. */
@@ -186,14 +204,16 @@ final class DriveState {
    *
    * @param reverse whether the shaft turns backward
    * @param reached whether the reference is reached
+   * @param stands whether the shaft stands
    */
-  int status(boolean reverse, boolean reached) {
+  int status(boolean reverse, boolean reached, boolean stands) {
     return state.value()
         | status("voltage enabled", true)
         | status("remote", true)
         | status("commanded over the fieldbus", listensTo(control))
         | status("in reverse", reverse)
         | status("target reached", reached)
+        | status("speed is 0", stands)
         | status("at reference", reached);
   }
 

@@ -69,7 +69,7 @@ public final class DriveUnit implements Unit {
    * @param name its class, told on identification
    * @param nanos a clock in nanoseconds
    * @throws IllegalArgumentException where a register with a role is counted in a unit that does
-   *     not measure it
+   *     not measure it, or where the words' mode commands no speed
    */
   public DriveUnit(
       BenchSetup setup, WordProfile profile, RegisterMap map, String name, LongSupplier nanos) {
@@ -80,6 +80,11 @@ public final class DriveUnit implements Unit {
             doubt -> {
               throw new IllegalArgumentException("%s: %s".formatted(doubt.entry(), doubt.seen()));
             });
+    if (!profile.commandsSpeed()) {
+      throw new IllegalArgumentException(
+          "the stand-in turns at a speed; in %s mode nothing commands one"
+              .formatted(profile.mode().label()));
+    }
     this.standing = new DriveState(profile);
     this.map = map;
     this.held = new HeldRegisters(map);
@@ -143,6 +148,11 @@ public final class DriveUnit implements Unit {
     onSilence = action;
   }
 
+  /** What it does on a quick stop; to the quick-stop ramp and off without a word about it. */
+  public synchronized void onQuickStop(QuickStop option) {
+    standing.quickStop(option);
+  }
+
   /** The state of the drive now. */
   public synchronized WordState state() {
     play();
@@ -182,11 +192,10 @@ public final class DriveUnit implements Unit {
         loseLink();
       }
       axis.tick();
-      if (standing.is(WordState.Kind.STOPPING)
-          && Math.abs(axis.outputHertz()) < STANDS_HERTZ
-          && Math.abs(axis.shaftRpm()) < STANDS_RPM) {
-        standing.quickStopEnds();
-        coast();
+      if (standing.is(WordState.Kind.STOPPING) && stands()) {
+        if (standing.quickStopEnds()) {
+          coast();
+        }
       }
     }
   }
@@ -217,12 +226,16 @@ public final class DriveUnit implements Unit {
     return Double.isNaN(value) ? held.words(entry) : entry.heldWords(value);
   }
 
+  private boolean stands() {
+    return Math.abs(axis.outputHertz()) < STANDS_HERTZ && Math.abs(axis.shaftRpm()) < STANDS_RPM;
+  }
+
   private int status() {
     double reference = meant.get(RegisterRole.REFERENCE);
     boolean reached =
         standing.is(WordState.Kind.RUNNING)
             && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(reference)) < AT_REFERENCE_HERTZ;
-    return standing.status(axis.outputHertz() < 0, reached);
+    return standing.status(axis.outputHertz() < 0, reached, stands());
   }
 
   @Override

@@ -17,6 +17,7 @@ import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
@@ -31,7 +32,10 @@ class DriveUnitTest {
   private final AtomicLong nanos = new AtomicLong();
 
   static List<WordProfile> profiles() {
-    return List.of(DriveProfiles.CIA_402_VELOCITY, DriveProfiles.RUN_AND_STOP);
+    return List.of(
+        DriveProfiles.CIA_402_VELOCITY,
+        DriveProfiles.CIA_402_PROFILE_VELOCITY,
+        DriveProfiles.RUN_AND_STOP);
   }
 
   private DriveUnit drive(WordProfile profile) {
@@ -326,6 +330,49 @@ class DriveUnitTest {
     assertThat(drive.state().name())
         .as("only the whole way leads back")
         .isEqualTo("switch on disabled");
+  }
+
+  /** What comes of it stands in object 0x605A (from memory): coast, ramp and off, ramp and stay. */
+  @Test
+  void aQuickStopFollowsItsOption() throws Unit.Refused {
+    DriveUnit coasts = running(25);
+    coasts.onQuickStop(QuickStop.of(0).orElseThrow());
+    write(coasts, DriveRegisters.CONTROL_WORD, 0x7B);
+    assertThat(coasts.state().name()).isEqualTo("switch on disabled");
+    pass(0.01);
+    assertThat(read(coasts, DriveRegisters.OUTPUT)).isZero();
+    assertThat(read(coasts, DriveRegisters.SPEED)).isGreaterThan(100);
+    DriveUnit stays = running(25);
+    stays.onQuickStop(QuickStop.of(6).orElseThrow());
+    write(stays, DriveRegisters.CONTROL_WORD, 0x7B);
+    pass(5);
+    assertThat(stays.state().name()).isEqualTo("quick stop active");
+    assertThat(read(stays, DriveRegisters.OUTPUT)).isZero();
+    write(stays, DriveRegisters.CONTROL_WORD, 0x7D);
+    assertThat(stays.state().name()).isEqualTo("switch on disabled");
+    assertThat(QuickStop.of(3)).as("no current limit to brake at").isEmpty();
+  }
+
+  /** Profile velocity: bit 12 tells that it stands, bit 10 that the reference is reached. */
+  @Test
+  void profileVelocityTellsThatItStands() throws Unit.Refused {
+    DriveUnit drive = drive(DriveProfiles.CIA_402_PROFILE_VELOCITY);
+    assertThat((int) read(drive, DriveRegisters.STATUS_WORD) & 0x1000).isNotZero();
+    write(drive, DriveRegisters.REFERENCE, 25);
+    go(drive, DriveProfiles.CIA_402_PROFILE_VELOCITY, Intent.START_FORWARD);
+    assertThat((int) read(drive, DriveRegisters.CONTROL_WORD)).isEqualTo(0x0F);
+    pass(3);
+    assertThat((int) read(drive, DriveRegisters.STATUS_WORD) & 0x1400).isEqualTo(0x400);
+    write(drive, DriveRegisters.CONTROL_WORD, 0x10F);
+    pass(3);
+    assertThat((int) read(drive, DriveRegisters.STATUS_WORD) & 0x1000).as("halted").isNotZero();
+  }
+
+  @Test
+  void aModeThatCommandsNoSpeedHasNoStandIn() {
+    assertThatThrownBy(() -> drive(DriveProfiles.cia402(OperatingMode.HOMING)))
+        .isInstanceOf(IllegalArgumentException.class)
+        .hasMessageContaining("homing mode");
   }
 
   /**

@@ -261,6 +261,12 @@ public final class LiveLink implements AutoCloseable {
    */
   public synchronized void want(Intent intent) throws NotDone {
     Gate gate = arming.command();
+    boolean starts = intent == Intent.START_FORWARD || intent == Intent.START_REVERSE;
+    if (starts && !profile.commandsSpeed()) {
+      throw new NotDone(
+          "these words are of the %s mode: the reference is no speed in it, and nothing is started"
+              .formatted(profile.mode().label()));
+    }
     needed(RegisterRole.STATUS_WORD);
     RegisterEntry control = needed(RegisterRole.CONTROL_WORD);
     Sample sample = read();

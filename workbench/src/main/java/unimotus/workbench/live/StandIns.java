@@ -13,6 +13,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.settings.LinkLoss;
 import unimotus.core.sheet.SheetCatalogue;
@@ -32,6 +33,7 @@ import unimotus.devices.serial.SerialSettings;
  * @param units the drives by unit number, in the order of the axes
  */
 public record StandIns(StandIn server, List<Placed> units) implements AutoCloseable {
+  private static final String CIA402 = "cia402";
 
   /**
    * One drive.
@@ -145,14 +147,21 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     return new Placed(number, axis.axis().name(), name, map, profile, unit);
   }
 
-  /** The profile of a word: {@code cia402} or {@code run-and-stop}. */
+  /**
+   * The profile of a word: {@code cia402} (velocity mode), {@code cia402-} with the sign of another
+   * mode, or {@code run-and-stop}.
+   */
   public static WordProfile profile(String word) {
     return switch (word) {
-      case "cia402" -> DriveProfiles.CIA_402_VELOCITY;
+      case CIA402 -> DriveProfiles.CIA_402_VELOCITY;
       case "run-and-stop" -> DriveProfiles.RUN_AND_STOP;
-      default ->
+      default -> {
+        if (!word.startsWith(CIA402 + "-")) {
           throw new IllegalArgumentException(
-              "profile '%s' is not one of cia402, run-and-stop".formatted(word));
+              "profile '%s' is not one of cia402, cia402-MODE, run-and-stop".formatted(word));
+        }
+        yield DriveProfiles.cia402(OperatingMode.of(word.substring(CIA402.length() + 1)));
+      }
     };
   }
 

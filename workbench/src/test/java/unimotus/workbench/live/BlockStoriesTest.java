@@ -244,6 +244,7 @@ class BlockStoriesTest {
     return Stream.of(
         Arguments.of(DriveProfiles.CIA_402),
         Arguments.of(DriveProfiles.CIA_402_VELOCITY),
+        Arguments.of(DriveProfiles.CIA_402_PROFILE_VELOCITY),
         Arguments.of(DriveProfiles.RUN_AND_STOP),
         Arguments.of(FunctionBlockRunTest.WORDS.profile()),
         Arguments.of(FunctionBlockRunTest.TWO_WAYS.profile()));

@@ -173,6 +173,7 @@ class FunctionBlockRunTest {
   static List<Arguments> profiles() {
     return List.of(
         Arguments.of(DriveProfiles.CIA_402_VELOCITY),
+        Arguments.of(DriveProfiles.CIA_402_PROFILE_VELOCITY),
         Arguments.of(DriveProfiles.RUN_AND_STOP),
         Arguments.of(WORDS.profile()),
         Arguments.of(TWO_WAYS.profile()));

@@ -21,6 +21,7 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
 import unimotus.devices.drive.DriveRegisters;
@@ -180,6 +181,26 @@ class LiveLinkTest {
     }
   }
 
+  /** A speed written to a drive that homes or positions would be taken for something else. */
+  @Test
+  void inAModeThatCommandsNoSpeedNothingIsStarted() throws Exception {
+    try (LiveLink homing =
+        new LiveLink(
+            target(1),
+            DriveRegisters.map(),
+            DriveProfiles.cia402(OperatingMode.HOMING),
+            new LiveLink.Times(clock, clock::nanos),
+            ReferenceLimit.NONE,
+            Tap.NONE)) {
+      homing.arm("A. Tester");
+      assertThatThrownBy(() -> homing.want(Intent.START_FORWARD))
+          .isInstanceOf(NotDone.class)
+          .hasMessageContaining("homing mode");
+      assertThat(read(DriveRegisters.CONTROL_WORD)).isZero();
+      homing.want(Intent.STOP);
+    }
+  }
+
   @Test
   void armingEndsByItself() throws NotDone {
     link.arm("A. Tester");
@@ -311,6 +332,7 @@ class LiveLinkTest {
                     System::nanoTime))
         .hasMessageContaining("Empty");
     assertThatThrownBy(() -> StandIns.profile("morse")).hasMessageContaining("cia402");
+    assertThat(StandIns.profile("cia402-pv")).isEqualTo(DriveProfiles.CIA_402_PROFILE_VELOCITY);
   }
 
   /** No faster than the drive's settings, and no further than the register holds. */
