@@ -46,6 +46,7 @@ final class LivePane extends HBox {
   private final Label mapSaid = Parts.prose("", "ink-caption");
   private final CommandCard command;
   private final ReadoutSheet readout;
+  private final SettingsReading settings;
 
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
 
@@ -77,16 +78,20 @@ final class LivePane extends HBox {
     profiles = new ChoiceField<>("words", DriveProfiles.ofSpeed(), WordProfile::name, this::choose);
     profiles.setId("live-profile");
     profiles.show(profile);
+    command = new CommandCard(desk, map, new Asked());
+    settings = new SettingsReading(desk, () -> Optional.ofNullable(watch), () -> command.who());
     readout =
         new ReadoutSheet(
             desk,
-            Parts.row(
-                8,
-                Parts.action("live-record", "Record as readings", this::record),
-                Parts.label(
-                    "of the proof: frequency and shaft speed, under your name", "ink-label")));
+            new VBox(
+                6,
+                Parts.row(
+                    8,
+                    Parts.action("live-record", "Record as readings", this::record),
+                    Parts.label(
+                        "of the proof: frequency and shaft speed, under your name", "ink-label")),
+                settings));
     HBox.setHgrow(readout, Priority.ALWAYS);
-    command = new CommandCard(desk, map, new Asked());
     getChildren().addAll(left(), readout);
   }
 
@@ -212,6 +217,7 @@ final class LivePane extends HBox {
           new Joined(
               String.valueOf(desk.axisId().get()),
               desk.review().map(r -> r.axis().name()).orElse("no axis"));
+      settings.begin(desk.review().map(AxisReview::assembly).orElse(null));
       mapSaid.setText(joinedWords());
       desk.stopWith(() -> stop(link));
       next.command(this::identify);
@@ -281,6 +287,7 @@ final class LivePane extends HBox {
     recent.clear();
     desk.armed().set(null);
     desk.stopWith(null);
+    settings.begin(null);
     readout.begin();
     if (old != null) {
       old.close();

@@ -15,6 +15,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Snapshot;
 import unimotus.core.settings.SettingComparison;
+import unimotus.core.settings.SettingRegisters;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
@@ -126,6 +127,9 @@ final class TruthsPane extends VBox {
                         .formatted(differences.size(), next.driveSheet().settings().size()),
                 "ink-title"));
     differences.forEach(r -> rows.getChildren().add(row(r)));
+    if (shownLeft == Truth.ONLINE || shownRight == Truth.ONLINE) {
+      notCarried(next).ifPresent(t -> rows.getChildren().add(Parts.prose(t, "ink-label")));
+    }
     if (!differences.isEmpty() && shownLeft == Truth.DESIGNED) {
       rows.getChildren()
           .add(
@@ -134,6 +138,17 @@ final class TruthsPane extends VBox {
                   "Take the right side into the design",
                   () -> desk.apply(SetUpEdits.takeOver(next, shownRight.label(), b.get()))));
     }
+  }
+
+  /** What no register of the map carries was not asked for. */
+  private static Optional<String> notCarried(AxisAssembly axis) {
+    Map<String, String> missing =
+        SettingRegisters.of(axis.driveSheet(), axis.record().fieldbus().map()).missing();
+    return missing.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            "Online is what registers carry. In none that can be read: "
+                + String.join(", ", missing.keySet()));
   }
 
   private Node row(SettingComparison.Row row) {

@@ -148,6 +148,11 @@ public final class DriveUnit implements Unit {
     onSilence = action;
   }
 
+  /** Puts what stands in a register without a role, as if it had been written. */
+  public synchronized void hold(RegisterEntry entry, int[] words) {
+    held.hold(entry, words);
+  }
+
   /** What it does on a quick stop; to the quick-stop ramp and off without a word about it. */
   public synchronized void onQuickStop(QuickStop option) {
     standing.quickStop(option);

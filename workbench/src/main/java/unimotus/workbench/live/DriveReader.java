@@ -44,29 +44,36 @@ final class DriveReader implements AutoCloseable {
     Map<RegisterEntry, List<Integer>> words = new LinkedHashMap<>();
     List<String> refusals = new ArrayList<>();
     for (ReadRequest request : requests) {
-      int function = request.table().readFunction();
-      Response answer =
-          exchange(new Request.Read(function, request.address(), request.count()), Gate.OPEN);
-      if (answer instanceof Response.Refusal refusal) {
-        refusals.add(
-            "%s %d to %d: %s"
-                .formatted(
-                    request.table().label(),
-                    request.address(),
-                    request.end() - 1,
-                    refusal.words()));
-        continue;
-      }
-      List<Integer> values = ((Response.Values) answer).values();
-      for (RegisterEntry entry : request.entries()) {
-        int from = entry.address() - request.address();
-        words.put(entry, values.subList(from, from + entry.type().words()));
-      }
+      words.putAll(read(request, refusals));
     }
     if (words.isEmpty() && !refusals.isEmpty()) {
       throw new NotDone("%s refused: %s".formatted(target, String.join("; ", refusals)));
     }
     return sample(words, refusals);
+  }
+
+  /**
+   * The words of the entries of a request; none, and a line more in refusals, where it is refused.
+   */
+  Map<RegisterEntry, List<Integer>> read(ReadRequest request, List<String> refusals)
+      throws NotDone {
+    int function = request.table().readFunction();
+    Response answer =
+        exchange(new Request.Read(function, request.address(), request.count()), Gate.OPEN);
+    if (answer instanceof Response.Refusal refusal) {
+      refusals.add(
+          "%s %d to %d: %s"
+              .formatted(
+                  request.table().label(), request.address(), request.end() - 1, refusal.words()));
+      return Map.of();
+    }
+    List<Integer> values = ((Response.Values) answer).values();
+    Map<RegisterEntry, List<Integer>> words = new LinkedHashMap<>();
+    for (RegisterEntry entry : request.entries()) {
+      int from = entry.address() - request.address();
+      words.put(entry, values.subList(from, from + entry.type().words()));
+    }
+    return words;
   }
 
   private Sample sample(Map<RegisterEntry, List<Integer>> read, List<String> refusals) {

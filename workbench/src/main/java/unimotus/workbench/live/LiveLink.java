@@ -5,11 +5,13 @@ import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.OptionalInt;
 import java.util.function.LongSupplier;
 import java.util.function.Supplier;
+import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterRole;
@@ -21,6 +23,7 @@ import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.profile.Words;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.DriveSheet;
 import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.Gate;
 import unimotus.devices.modbus.Request;
@@ -162,6 +165,22 @@ public final class LiveLink implements AutoCloseable {
             && (int) control.getAsDouble() == lastControlWord.getAsInt();
     referenceShown |= map.entry(RegisterRole.REFERENCE).filter(r -> shows(sample, r)).isPresent();
     return sample;
+  }
+
+  /**
+   * The settings that stand in registers, as the drive works with them now.
+   *
+   * @param progress is told how far it is
+   * @throws NotDone where the drive falls silent before anything was read
+   */
+  public OnlineSettings settings(DriveSheet sheet, OnlineSettings.Progress progress)
+      throws NotDone {
+    return OnlineSettings.read(this, sheet, progress);
+  }
+
+  /** The words of the entries of one request; empty where the drive refuses it. */
+  synchronized Map<RegisterEntry, List<Integer>> registers(ReadRequest request) throws NotDone {
+    return reader.read(request, new ArrayList<>());
   }
 
   /**

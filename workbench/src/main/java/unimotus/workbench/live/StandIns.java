@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.function.LongSupplier;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.fieldbus.RegisterMap;
@@ -16,6 +17,9 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.settings.LinkLoss;
+import unimotus.core.settings.RecordChecks;
+import unimotus.core.settings.SettingRegisters;
+import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.drive.DriveUnit;
@@ -132,6 +136,21 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     return number;
   }
 
+  /** Settings that stand in registers stand there as designed. */
+  private static void hold(AxisAssembly axis, RegisterMap map, DriveUnit unit) {
+    Map<String, SettingValue> designed = RecordChecks.designed(axis);
+    SettingRegisters.of(axis.driveSheet(), map)
+        .carried()
+        .forEach(
+            (code, entry) ->
+                Optional.ofNullable(designed.get(code))
+                    .flatMap(
+                        v ->
+                            SettingRegisters.words(
+                                axis.driveSheet().setting(code).orElseThrow(), entry, v))
+                    .ifPresent(words -> unit.hold(entry, words)));
+  }
+
   private static Placed place(
       AxisAssembly axis, int number, WordProfile usual, LongSupplier nanos) {
     FieldbusLink link = axis.record().fieldbus();
@@ -144,6 +163,7 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     if (loss.timeoutCode().isPresent()) {
       unit.onSilence(loss.timeoutSeconds(), loss.action());
     }
+    hold(axis, map, unit);
     return new Placed(number, axis.axis().name(), name, map, profile, unit);
   }
 

@@ -1,0 +1,152 @@
+package unimotus.desktop.map;
+
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.function.Supplier;
+import javafx.application.Platform;
+import javafx.scene.control.Label;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Snapshot;
+import unimotus.core.settings.SettingComparison;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.workbench.SetUpEdits;
+import unimotus.workbench.Truth;
+import unimotus.workbench.live.LiveLink;
+import unimotus.workbench.live.LiveWatch;
+import unimotus.workbench.live.NotDone;
+import unimotus.workbench.live.OnlineSettings;
+
+/** Reads the settings of the joined drive that stand in registers, and keeps them as online. */
+final class SettingsReading extends VBox {
+  private static final int MOST_LINES = 4;
+
+  private final Desk desk;
+  private final Supplier<Optional<LiveWatch>> watch;
+  private final Supplier<String> who;
+  private final Label said = Parts.prose("", "ink-label");
+  private @Nullable AxisAssembly joined;
+  private boolean reading;
+
+  /**
+   * The card.
+   *
+   * @param watch the link, where one is joined
+   * @param who the name it is read under
+   */
+  SettingsReading(Desk desk, Supplier<Optional<LiveWatch>> watch, Supplier<String> who) {
+    super(4);
+    this.desk = desk;
+    this.watch = watch;
+    this.who = who;
+    said.setId("settings-said");
+    getChildren()
+        .addAll(
+            Parts.row(
+                8,
+                Parts.action("live-settings", "Read its settings", this::read),
+                Parts.label("as far as registers carry them, kept as online", "ink-label")),
+            said);
+    say("");
+  }
+
+  /** Another drive is joined, or none. */
+  void begin(@Nullable AxisAssembly axis) {
+    joined = axis;
+    reading = false;
+    say("");
+  }
+
+  private void say(String text) {
+    said.setText(text);
+    said.setVisible(!text.isEmpty());
+    said.setManaged(!text.isEmpty());
+  }
+
+  private void read() {
+    Optional<LiveWatch> link = watch.get();
+    AxisAssembly axis = joined;
+    if (link.isEmpty() || axis == null) {
+      desk.refuse("join a drive first");
+    } else if (who.get().isBlank()) {
+      desk.refuse("say who reads the drive: the name stands beside Arm");
+    } else if (!reading) {
+      reading = true;
+      link.get().command(l -> read(l, axis, who.get()));
+    }
+  }
+
+  /** On the thread of the watch. */
+  private void read(LiveLink link, AxisAssembly axis, String by) throws NotDone {
+    try {
+      OnlineSettings settings =
+          link.settings(
+              axis.driveSheet(),
+              (done, all) -> later(axis, () -> say("%d of %d read".formatted(done, all))));
+      later(axis, () -> keep(link, axis, by, settings));
+    } catch (NotDone silent) {
+      later(axis, () -> begin(axis));
+      throw silent;
+    }
+  }
+
+  /** What belongs to a drive that was left meanwhile is not shown any more. */
+  private void later(AxisAssembly axis, Runnable action) {
+    Platform.runLater(
+        () -> {
+          if (axis.equals(joined)) {
+            action.run();
+          }
+        });
+  }
+
+  private void keep(LiveLink link, AxisAssembly axis, String by, OnlineSettings settings) {
+    reading = false;
+    if (!settings.values().isEmpty()) {
+      String now = desk.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString();
+      desk.apply(
+          SetUpEdits.read(
+              axis.drive().id(),
+              new Snapshot(
+                  Snapshot.Kind.ONLINE, now, by, link.target().toString(), settings.values())));
+    }
+    StringBuilder text = new StringBuilder(summary(axis, settings));
+    some(settings.problems()).forEach(p -> text.append("\n– ").append(p));
+    say(text.toString());
+  }
+
+  private static String summary(AxisAssembly axis, OnlineSettings settings) {
+    Map<String, unimotus.core.sheet.SettingValue> designed =
+        Truth.DESIGNED.of(axis).orElse(Map.of());
+    long differ =
+        settings.values().entrySet().stream()
+            .filter(
+                e ->
+                    !designed.containsKey(e.getKey())
+                        || !SettingComparison.isSame(designed.get(e.getKey()), e.getValue()))
+            .count();
+    int all = axis.driveSheet().settings().size();
+    String missing =
+        settings.missing().isEmpty()
+            ? ""
+            : " %d stand in no register that can be read: %s."
+                .formatted(
+                    settings.missing().size(),
+                    String.join(", ", some(List.copyOf(settings.missing().keySet()))));
+    return "%d of %d settings read online, %d differ from the design; Set up, Compare lays them side by side.%s"
+        .formatted(settings.values().size(), all, differ, missing);
+  }
+
+  private static List<String> some(List<String> lines) {
+    return lines.size() <= MOST_LINES
+        ? lines
+        : java.util.stream.Stream.concat(
+                lines.stream().limit(MOST_LINES),
+                java.util.stream.Stream.of("and %d more".formatted(lines.size() - MOST_LINES)))
+            .toList();
+  }
+}

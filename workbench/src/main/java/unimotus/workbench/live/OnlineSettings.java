@@ -1,0 +1,116 @@
+package unimotus.workbench.live;
+
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import unimotus.core.fieldbus.ReadRequest;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.settings.SettingRegisters;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SettingValue;
+
+/**
+ * The settings a networked drive works with now, as far as its registers carry them.
+ *
+ * @param values what was read, by code
+ * @param problems what was asked and cannot be used, a line each
+ * @param missing why a setting was not asked for, by code
+ */
+public record OnlineSettings(
+    Map<String, SettingValue> values, List<String> problems, Map<String, String> missing) {
+
+  /** Takes copies. */
+  public OnlineSettings {
+    values = Collections.unmodifiableMap(new LinkedHashMap<>(values));
+    problems = List.copyOf(problems);
+    missing = Collections.unmodifiableMap(new LinkedHashMap<>(missing));
+  }
+
+  /** Is told how far the reading is. */
+  public interface Progress {
+    /** So many settings of so many have been asked for. */
+    void at(int done, int all);
+  }
+
+  /**
+   * Reads them over a link, a request at a time: a stop waits for one request at most.
+   *
+   * @throws NotDone where the drive falls silent before anything was read
+   */
+  static OnlineSettings read(LiveLink link, DriveSheet sheet, Progress progress) throws NotDone {
+    SettingRegisters registers = SettingRegisters.of(sheet, link.map());
+    return new Reading(link, sheet, registers, progress).read();
+  }
+
+  /** One pass over the registers. */
+  private static final class Reading {
+    private final LiveLink link;
+    private final DriveSheet sheet;
+    private final SettingRegisters registers;
+    private final Progress progress;
+    private final Map<String, SettingValue> values = new LinkedHashMap<>();
+    private final List<String> problems = new ArrayList<>();
+    private int done;
+
+    Reading(LiveLink link, DriveSheet sheet, SettingRegisters registers, Progress progress) {
+      this.link = link;
+      this.sheet = sheet;
+      this.registers = registers;
+      this.progress = progress;
+    }
+
+    OnlineSettings read() throws NotDone {
+      List<RegisterEntry> wanted = List.copyOf(registers.carried().values());
+      progress.at(0, wanted.size());
+      for (ReadRequest request : ReadRequest.fewest(wanted, 0)) {
+        try {
+          block(request);
+        } catch (NotDone silent) {
+          if (values.isEmpty()) {
+            throw silent;
+          }
+          problems.add(
+              "ended after %d of %d: %s".formatted(done, wanted.size(), silent.getMessage()));
+          break;
+        }
+        progress.at(done, wanted.size());
+      }
+      return new OnlineSettings(values, problems, registers.missing());
+    }
+
+    /** A drive that refuses a block may still give its registers one by one. */
+    private void block(ReadRequest request) throws NotDone {
+      Map<RegisterEntry, List<Integer>> words = link.registers(request);
+      if (words.isEmpty() && request.entries().size() > 1) {
+        for (RegisterEntry entry : request.entries()) {
+          take(entry, link.registers(ReadRequest.fewest(List.of(entry), 0).get(0)));
+        }
+      } else {
+        request.entries().forEach(e -> take(e, words));
+      }
+    }
+
+    private void take(RegisterEntry entry, Map<RegisterEntry, List<Integer>> words) {
+      done++;
+      String code =
+          registers.carried().entrySet().stream()
+              .filter(c -> c.getValue().equals(entry))
+              .findFirst()
+              .orElseThrow()
+              .getKey();
+      List<Integer> read = words.get(entry);
+      if (read == null) {
+        problems.add("%s: the drive refuses %s".formatted(code, entry.place()));
+        return;
+      }
+      try {
+        int[] raw = read.stream().mapToInt(w -> w).toArray();
+        values.put(code, SettingRegisters.value(sheet.setting(code).orElseThrow(), entry, raw));
+      } catch (IllegalArgumentException odd) {
+        problems.add(String.valueOf(odd.getMessage()));
+      }
+    }
+  }
+}
