@@ -3,6 +3,7 @@ package unimotus.desktop.map;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -16,8 +17,10 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityText;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.HoldButton;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
+import unimotus.workbench.live.Hand;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
 
@@ -37,6 +40,12 @@ final class CommandCard extends VBox {
 
     /** Does something with the link. */
     void command(LiveWatch.Command command);
+
+    /** Runs while a hand holds on. */
+    void jog(Intent direction, Hand hand);
+
+    /** A jog is let go. */
+    void letGo(Hand hand);
   }
 
   private final Desk desk;
@@ -85,12 +94,30 @@ final class CommandCard extends VBox {
             intents(),
             Parts.row(
                 8,
+                Parts.label("Jog, while held", "ink-label"),
+                jog("live-jog-forward", "forward", Intent.START_FORWARD),
+                jog("live-jog-reverse", "in reverse", Intent.START_REVERSE),
+                Parts.label("at the reference", "ink-label")),
+            Parts.row(
+                8,
                 Parts.label("Any other", "ink-label"),
                 others,
                 other,
                 Parts.action("live-set", "Write", this::set)),
             Parts.label("Written", "ink-strong"),
             Parts.scrolling(log));
+  }
+
+  private HoldButton jog(String id, String text, Intent direction) {
+    AtomicReference<Hand> hand = new AtomicReference<>(new Hand());
+    return new HoldButton(
+        id,
+        text,
+        () -> {
+          hand.set(new Hand());
+          asked.jog(direction, hand.get());
+        },
+        () -> asked.letGo(hand.get()));
   }
 
   private HBox intents() {

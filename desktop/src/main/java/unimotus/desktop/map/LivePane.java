@@ -17,6 +17,7 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Reading;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.review.AxisReview;
 import unimotus.core.settings.LinkLoss;
@@ -29,6 +30,7 @@ import unimotus.workbench.Evidence;
 import unimotus.workbench.capture.Frame;
 import unimotus.workbench.capture.FrameRecorder;
 import unimotus.workbench.live.BusReadings;
+import unimotus.workbench.live.Hand;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
 import unimotus.workbench.live.NotDone;
@@ -373,11 +375,36 @@ final class LivePane extends HBox {
     }
   }
 
+  private void jogEnds(LiveLink link, Hand hand) {
+    try {
+      link.letGo(hand);
+    } catch (NotDone e) {
+      Platform.runLater(
+          () -> desk.refuse("NOT STOPPED, use the machine's own stop: " + e.getMessage()));
+    }
+  }
+
   /** What the card of the commands asks for. */
   private final class Asked implements CommandCard.Asked {
     @Override
     public void arm(String who) {
       LivePane.this.arm(who);
+    }
+
+    @Override
+    public void jog(Intent direction, Hand hand) {
+      command(l -> l.jog(direction, hand));
+    }
+
+    @Override
+    public void letGo(Hand hand) {
+      hand.letGo();
+      LiveWatch now = watch;
+      if (now != null) {
+        Thread thread = new Thread(() -> jogEnds(now.link(), hand), "live-jog-ends");
+        thread.setDaemon(true);
+        thread.start();
+      }
     }
 
     @Override

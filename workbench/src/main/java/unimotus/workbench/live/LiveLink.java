@@ -279,7 +279,38 @@ public final class LiveLink implements AutoCloseable {
    * @throws NotDone where the link is not armed, or the drive does not go on; naming the state
    */
   public synchronized void want(Intent intent) throws NotDone {
-    Gate gate = arming.command();
+    want(intent, arming.command());
+  }
+
+  /**
+   * Starts a motor that stands and lets it run while a hand holds on; {@link #letGo} ends it.
+   *
+   * @throws NotDone where the link is not armed, the motor runs already, the hand let go before the
+   *     start was complete, or the drive does not go on
+   */
+  public synchronized void jog(Intent direction, Hand hand) throws NotDone {
+    Gate gate = hand.gate(arming.command());
+    Optional<WordState> at = read().state();
+    if (at.filter(s -> s.kind() == WordState.Kind.RUNNING).isPresent()) {
+      throw new NotDone("the motor runs already: stop it before a jog");
+    }
+    want(direction, gate);
+  }
+
+  /**
+   * Ends a jog: the stop word goes out at once, over a connection of its own where the way allows
+   * it. The link stays armed and the reference as it is. Does nothing where nothing had gone out.
+   *
+   * @throws NotDone where the drive does not take the stop word: use the machine's own stop
+   */
+  public void letGo(Hand hand) throws NotDone {
+    hand.letGo();
+    if (hand.hasSent()) {
+      writeStop("jog ended", (word, over) -> lastControlWord = OptionalInt.of(word));
+    }
+  }
+
+  private void want(Intent intent, Gate gate) throws NotDone {
     boolean starts = intent == Intent.START_FORWARD || intent == Intent.START_REVERSE;
     if (starts && !profile.commandsSpeed()) {
       throw new NotDone(
@@ -377,14 +408,23 @@ public final class LiveLink implements AutoCloseable {
    */
   public void stop() throws NotDone {
     disarm();
+    writeStop("stop", this::stopped);
+  }
+
+  /** What is done after a stop word, with the word and the connection it went over. */
+  private interface AfterStop {
+    void with(int word, DriveReader over);
+  }
+
+  private void writeStop(String why, AfterStop then) throws NotDone {
     int word = new WordMachine(profile).stopWord();
     Request request = request(needed(RegisterRole.CONTROL_WORD), word);
-    String written = "stop: control word = " + Words.hex(word);
+    String written = "%s: control word = %s".formatted(why, Words.hex(word));
     if (!target.route().isShared()) {
       reader.ask(request);
       arming.note(written);
       synchronized (this) {
-        stopped(word, reader);
+        then.with(word, reader);
       }
       return;
     }
@@ -394,7 +434,7 @@ public final class LiveLink implements AutoCloseable {
       synchronized (this) {
         // A word that was already on its way over the other connection is overruled.
         own.ask(request);
-        stopped(word, own);
+        then.with(word, own);
       }
     } catch (IOException broken) {
       throw new NotDone("%s: %s".formatted(target, broken.getMessage()));

@@ -13,6 +13,8 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.concurrent.atomic.AtomicBoolean;
+import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -36,6 +38,7 @@ import unimotus.devices.serial.SerialSettings;
  */
 class StopInterleavingTest {
   private static final int ROUNDS = 5000;
+  private static final int JOGS = 2000;
   private static final int STOP = new WordMachine(DriveProfiles.CIA_402_VELOCITY).stopWord();
 
   /** A bus that remembers what went out, in order; a drive behind it that follows every word. */
@@ -44,6 +47,9 @@ class StopInterleavingTest {
     final Random random;
     int state = 0x40;
     int control;
+
+    /** How often it was asked anything. */
+    final AtomicInteger asked = new AtomicInteger();
 
     /** Whether the drive shows the control word that was written; not all do. */
     boolean echoes = true;
@@ -80,6 +86,7 @@ class StopInterleavingTest {
       return new Client() {
         @Override
         public synchronized Response ask(int unit, Request request, Gate gate) throws IOException {
+          asked.incrementAndGet();
           gate.pass(
               () -> {
                 dawdle();
@@ -204,6 +211,107 @@ class StopInterleavingTest {
     System.out.printf(
         "stop while commanding, %s: %d interleavings, %d cut short, 0 steps after the end%n",
         shared ? "TCP" : "serial", ROUNDS, cut);
+  }
+
+  /** A jog that is let go at any moment: no step follows, and what began is stopped. */
+  @ParameterizedTest
+  @ValueSource(booleans = {true, false})
+  void nothingOfAJogFollowsTheHand(boolean shared) throws Exception {
+    Route route =
+        shared
+            ? new Route.Tcp("127.0.0.1", 502)
+            : new Route.Serial("none", SerialSettings.STANDARD);
+    ExecutorService threads = Executors.newFixedThreadPool(2);
+    int begun = 0;
+    try {
+      for (int round = 0; round < JOGS; round++) {
+        Bus bus = new Bus(round);
+        LiveLink link = link(bus, route, new AtomicLong());
+        link.arm("A. Tester");
+        Hand hand = new Hand();
+        CountDownLatch both = new CountDownLatch(2);
+        Random random = new Random(~round);
+        int wait = random.nextInt(400);
+        // A jog asks some ten times: the hand lets go before, in between or after.
+        int asks = random.nextInt(14);
+        AtomicBoolean over = new AtomicBoolean();
+        Future<?> jogging =
+            threads.submit(
+                () -> {
+                  both.countDown();
+                  both.await();
+                  try {
+                    link.jog(Intent.START_FORWARD, hand);
+                  } catch (NotDone letGo) {
+                    return false;
+                  } finally {
+                    over.set(true);
+                  }
+                  return true;
+                });
+        Future<?> ending =
+            threads.submit(
+                () -> {
+                  both.countDown();
+                  both.await();
+                  while (bus.asked.get() < asks && !over.get()) {
+                    Thread.onSpinWait();
+                  }
+                  for (int i = 0; i < wait; i++) {
+                    Thread.onSpinWait();
+                  }
+                  hand.letGo();
+                  bus.sent.add("ended");
+                  link.letGo(hand);
+                  return null;
+                });
+        jogging.get();
+        ending.get();
+        int at = bus.sent.indexOf("ended");
+        assertThat(bus.sent.subList(at + 1, bus.sent.size()))
+            .as("round %d: %s", round, bus.sent)
+            .noneMatch(StopInterleavingTest::isCommand);
+        if (at > 0) {
+          begun++;
+          assertThat(bus.sent.get(bus.sent.size() - 1)).isEqualTo("0=" + STOP);
+          assertThat(bus.state).as("%s", bus.sent).isNotEqualTo(0x27);
+        }
+        assertThat(link.isArmed()).isTrue();
+        link.close();
+      }
+    } finally {
+      threads.shutdownNow();
+    }
+    assertThat(begun).as("jogs that had begun").isGreaterThan(JOGS / 20);
+    System.out.printf(
+        "jog let go, %s: %d interleavings, %d had begun, 0 steps after the hand%n",
+        shared ? "TCP" : "serial", JOGS, begun);
+  }
+
+  /** A hand that was let go begins nothing any more; a motor that runs is not jogged. */
+  @Test
+  void aHandIsForOneJog() throws Exception {
+    Bus bus = new Bus(1);
+    try (LiveLink link = link(bus, new Route.Tcp("127.0.0.1", 502), new AtomicLong())) {
+      Hand unarmed = new Hand();
+      assertThatThrownBy(() -> link.jog(Intent.START_FORWARD, unarmed))
+          .hasMessageContaining("not armed");
+      link.letGo(unarmed);
+      assertThat(bus.sent).isEmpty();
+      link.arm("A. Tester");
+      Hand hand = new Hand();
+      link.jog(Intent.START_FORWARD, hand);
+      assertThat(bus.state).isEqualTo(0x27);
+      Hand second = new Hand();
+      assertThatThrownBy(() -> link.jog(Intent.START_FORWARD, second))
+          .hasMessageContaining("runs already");
+      link.letGo(second);
+      assertThat(bus.state).as("another hand ends nothing").isEqualTo(0x27);
+      link.letGo(hand);
+      assertThat(bus.state).isNotEqualTo(0x27);
+      assertThatThrownBy(() -> link.jog(Intent.START_FORWARD, hand)).hasMessageContaining("let go");
+      assertThat(bus.state).isNotEqualTo(0x27);
+    }
   }
 
   /** A register that never shows what was written tells of nobody else: the drive is stopped. */
