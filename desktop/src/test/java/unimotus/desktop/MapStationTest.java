@@ -3,13 +3,23 @@ package unimotus.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
 import javafx.scene.control.CheckBox;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
+import unimotus.devices.drive.DriveRegisters;
+import unimotus.workbench.SetUpEdits;
 import unimotus.workbench.WorkStep;
 
 /** Words and frames at the station Map, in a real window. */
@@ -223,5 +233,119 @@ class MapStationTest extends WindowTest {
     interact(() -> desk.session().undo());
     settle();
     assertThat(shows("all addresses are one off")).as("undone").isTrue();
+  }
+
+  /** The motor turns while the button or the space bar is held, and at no other time. */
+  @Test
+  void aJogRunsWhileItIsHeld() throws Exception {
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    type("#live-reference", "5 Hz");
+    moveTo("#live-jog-forward").press(MouseButton.PRIMARY);
+    waitUntil(() -> says("operation enabled"));
+    release(MouseButton.PRIMARY);
+    waitUntil(() -> says("switch on disabled"));
+    assertThat(shows("Armed: this program writes")).as("it stays armed").isTrue();
+
+    interact(() -> lookup("#live-jog-forward").query().requestFocus());
+    press(KeyCode.SPACE);
+    waitUntil(() -> says("operation enabled"));
+    interact(() -> lookup("#live-who").query().requestFocus());
+    waitUntil(() -> says("switch on disabled"));
+    interact(() -> lookup("#live-jog-forward").query().requestFocus());
+    press(KeyCode.SPACE);
+    assertThat(says("operation enabled")).as("a key that was never let go").isFalse();
+    release(KeyCode.SPACE);
+    press("#live-hand-back");
+    waitUntil(() -> shows("handed back and checked"));
+    press("#live-leave");
+  }
+
+  private static RegisterEntry register(String name, int address, double scale, String unit) {
+    return new RegisterEntry(
+        name,
+        RegisterTable.HOLDING_REGISTER,
+        address,
+        RegisterType.UNSIGNED_16,
+        WordOrder.ABCD,
+        scale,
+        0,
+        unit,
+        0,
+        65_535,
+        RegisterEntry.Access.READ_WRITE,
+        "");
+  }
+
+  /** What registers carry is read and kept as online; the rest is said, here and beside it. */
+  @Test
+  void settingsAreReadOverTheBus() throws Exception {
+    List<RegisterEntry> entries = new ArrayList<>(DriveRegisters.map().entries());
+    entries.add(register("M12 motor current", 400, 0.01, "A"));
+    entries.add(register("M15 poles", 401, 1, ""));
+    interact(
+        () ->
+            desk.apply(
+                SetUpEdits.fieldbus("drum-drive", "registers", f -> f.withRegisters(entries))));
+    settle();
+    press("#map-live");
+    press("#live-settings");
+    assertThat(message(this)).contains("join a drive first");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    press("#live-settings");
+    assertThat(message(this)).contains("say who reads");
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-settings");
+    waitUntil(() -> shows("settings read online, 0 differ from the design"));
+    assertThat(shows("stand in no register that can be read: A01, A02")).isTrue();
+    press("#live-leave");
+    interact(() -> desk.step().set(WorkStep.SET_UP));
+    settle();
+    press("#side-compare");
+    interact(
+        () ->
+            lookup("#truth-right")
+                .<ComboBox<Object>>query()
+                .setValue(unimotus.workbench.Truth.ONLINE));
+    settle();
+    assertThat(shows("Online is what registers carry")).isTrue();
+    assertThat(shows("not read")).isTrue();
+  }
+
+  /** Bits 4 to 9, 12 and 13 mean what the mode says (IEC 61800-7-201, from memory). */
+  @Test
+  void bitsMeanWhatTheModeSays() {
+    press("#map-words");
+    interact(
+        () ->
+            lookup("#profile")
+                .<ComboBox<Object>>query()
+                .setValue(DriveProfiles.cia402(OperatingMode.HOMING).name()));
+    settle();
+    type("#status-word", "0x1637");
+    assertThat(shows("homing is done")).isTrue();
+    press("#want-start-forward");
+    assertThat(shows("homing attained")).isTrue();
+    type("#status-word", "0x0250");
+    press("#want-start-forward");
+    assertThat(shows("Then bit 4 starts homing")).isTrue();
+    assertThat(shows("0x0006  shutdown")).isTrue();
+  }
+
+  @Test
+  void anIllegalFrameIsNamedFieldByField() {
+    press("#map-frames");
+    type("#frame-hex", "11 03 00 00 00 02 C6 9B");
+    assertThat(shows("Serial frame")).isTrue();
+    type("#frame-hex", "00 01 00 00 00 06 01 03 00 00 00 7E");
+    assertThat(shows("count 126 is illegal: 1 to 125")).isTrue();
+    type("#frame-hex", "00 01 00 00 00 05 01 2B 0E 01 00");
+    assertThat(shows("read device id") || shows("device identification")).isTrue();
   }
 }

@@ -5,10 +5,14 @@ import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Scene;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.input.MouseEvent;
 
 /** Scrolls up and down, and brings what gets the keyboard into sight. */
 public final class FollowingPane extends ScrollPane {
   private static final double MARGIN = 24;
+
+  /** Known before any child is told: the pressed property comes later. */
+  private boolean pointerDown;
 
   private final ChangeListener<Node> follow = (o, was, is) -> bringIntoSight(is);
 
@@ -17,6 +21,8 @@ public final class FollowingPane extends ScrollPane {
     super(content);
     setFitToWidth(true);
     setHbarPolicy(ScrollBarPolicy.NEVER);
+    addEventFilter(MouseEvent.MOUSE_PRESSED, e -> pointerDown = true);
+    addEventFilter(MouseEvent.MOUSE_RELEASED, e -> pointerDown = false);
     sceneProperty().addListener((o, was, is) -> move(was, is));
   }
 
@@ -43,7 +49,8 @@ public final class FollowingPane extends ScrollPane {
   }
 
   private void bringIntoSight(Node focused) {
-    if (focused == null || !isInside(focused)) {
+    // What is pressed is in sight, and must not move under the pointer.
+    if (focused == null || pointerDown || !isInside(focused)) {
       return;
     }
     Bounds place = getContent().sceneToLocal(focused.localToScene(focused.getBoundsInLocal()));

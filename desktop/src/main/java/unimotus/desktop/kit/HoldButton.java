@@ -36,7 +36,8 @@ public final class HoldButton extends Button {
     getStyleClass().add("action");
     addEventFilter(MouseEvent.MOUSE_PRESSED, this::pressed);
     addEventFilter(MouseEvent.MOUSE_RELEASED, e -> letGo());
-    addEventFilter(MouseEvent.MOUSE_EXITED, e -> letGo());
+    addEventFilter(MouseEvent.MOUSE_EXITED, this::moved);
+    addEventFilter(MouseEvent.MOUSE_DRAGGED, this::moved);
     addEventFilter(KeyEvent.KEY_PRESSED, this::keyPressed);
     addEventFilter(KeyEvent.KEY_RELEASED, this::keyReleased);
     focusedProperty().addListener((o, was, is) -> letGoUnless(is));
@@ -60,6 +61,11 @@ public final class HoldButton extends Button {
       hold();
     }
     event.consume();
+  }
+
+  /** A grab of the pointer looks like leaving; where the pointer is tells. */
+  private void moved(MouseEvent event) {
+    letGoUnless(contains(event.getX(), event.getY()));
   }
 
   private void keyPressed(KeyEvent event) {

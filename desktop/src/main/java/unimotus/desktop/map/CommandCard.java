@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
@@ -28,6 +29,7 @@ import unimotus.workbench.live.LiveWatch;
  * What is commanded over the bus: who arms, reference, intents, any other register; and the log.
  */
 final class CommandCard extends VBox {
+  private static final double LOG_HEIGHT = 120;
   private static final int LOG_LINES = 12;
 
   /** A hand notices within this time that a motor runs on (common practice). */
@@ -105,7 +107,16 @@ final class CommandCard extends VBox {
                 other,
                 Parts.action("live-set", "Write", this::set)),
             Parts.label("Written", "ink-strong"),
-            Parts.scrolling(log));
+            written());
+  }
+
+  /** Of one height however much was written: a longer log moves nothing under the pointer. */
+  private ScrollPane written() {
+    ScrollPane pane = Parts.scrolling(log);
+    pane.setMinHeight(LOG_HEIGHT);
+    pane.setPrefHeight(LOG_HEIGHT);
+    pane.setMaxHeight(LOG_HEIGHT);
+    return pane;
   }
 
   private HoldButton jog(String id, String text, Intent direction) {

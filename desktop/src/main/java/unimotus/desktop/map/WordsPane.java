@@ -33,6 +33,7 @@ import unimotus.workbench.SetUpEdits;
  */
 final class WordsPane extends HBox {
   private static final double LEFT_WIDTH = 560;
+  private static final double PROFILES_WIDTH = 320;
 
   private final Desk desk;
   private final WordField16 status;
@@ -67,6 +68,7 @@ final class WordsPane extends HBox {
     offered.add(ManualWords.NAME);
     profiles = new ChoiceField<>("profile", offered, n -> n, this::chosen);
     profiles.setId("profile");
+    profiles.setPrefWidth(PROFILES_WIDTH);
     profiles.show(profile.name());
     manual = new ManualWordsPane(this::entered, this::turn);
     manual.setId("manual-words");
