@@ -27,6 +27,10 @@ import unimotus.workbench.live.StandIns;
     },
     footer = {"", "Example: unimotus serve demo --port 5020 --profile cia402"})
 final class ServeCommand implements Callable<Integer> {
+  private static final String NO_PARITY =
+      "a pseudo-terminal has no parity: set the client to none; one that insists on parity is"
+          + " refused by the system (invalid argument)";
+
   @Mixin private ProjectInput input;
   @Mixin private Output output;
 
@@ -85,7 +89,7 @@ final class ServeCommand implements Callable<Integer> {
     return switch (over) {
       case "tcp" -> StandIns.tcp(port);
       case "rtu-over-tcp" -> StandIns.serialOverTcp(port);
-      case "serial" -> StandIns.serial(new SerialSettings(baud, Parity.EVEN, 1));
+      case "serial" -> StandIns.serial(new SerialSettings(baud, Parity.NONE, 2));
       default ->
           throw new IllegalArgumentException(
               "--over '%s' is not one of tcp, rtu-over-tcp, serial".formatted(over));
@@ -99,6 +103,8 @@ final class ServeCommand implements Callable<Integer> {
           Output.map(
               "route",
               route.toString(),
+              "note",
+              route instanceof Route.Serial ? NO_PARITY : "",
               "profile",
               profile,
               "units",
@@ -118,6 +124,9 @@ final class ServeCommand implements Callable<Integer> {
       return;
     }
     output.text().println(route);
+    if (route instanceof Route.Serial) {
+      output.text().println("  " + NO_PARITY);
+    }
     for (StandIns.Placed placed : standIns.units()) {
       output
           .text()

@@ -388,6 +388,8 @@ class CommandLineTest {
 
   @Test
   void standInsOnASerialPort() {
+    assertThat(run("serve", "demo", "--over", "serial", "--seconds", "1")).isZero();
+    assertThat(out.toString()).contains("has no parity: set the client to none");
     assertThat(run("serve", "demo", "--over", "serial", "--baud", "9600", "--seconds", "1"))
         .isZero();
     assertThat(out.toString()).contains("/dev/pts/").contains("9600 baud");
