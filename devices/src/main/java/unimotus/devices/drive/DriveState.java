@@ -15,6 +15,21 @@ final class DriveState {
 
   private final WordProfile profile;
   private final WordMachine machine;
+
+  // Bits of the control word, 0 where the profile has none such.
+  private final int claim;
+  private final int halt;
+  private final int enableRamp;
+  private final int unlockRamp;
+  private final int useReference;
+
+  // Bits of the status word.
+  private final int always;
+  private final int commandedHere;
+  private final int inReverse;
+  private final int atReference;
+  private final int speedIsZero;
+
   private WordState state;
   private int control;
   private boolean permitted = true;
@@ -26,6 +41,18 @@ final class DriveState {
   /** A drive that was just switched on. */
   DriveState(WordProfile profile) {
     this.profile = profile;
+    List<WordBit> commands = profile.controlBits();
+    claim = bit(commands, "commanded from here");
+    halt = bit(commands, "halt");
+    enableRamp = bit(commands, "enable ramp");
+    unlockRamp = bit(commands, "unlock ramp");
+    useReference = bit(commands, "use reference");
+    List<WordBit> shown = profile.statusBits();
+    always = bit(shown, "voltage enabled") | bit(shown, "remote");
+    commandedHere = bit(shown, "commanded over the fieldbus");
+    inReverse = bit(shown, "in reverse");
+    atReference = bit(shown, "target reached") | bit(shown, "at reference");
+    speedIsZero = bit(shown, "speed is 0");
     this.machine = new WordMachine(profile);
     this.state = poweredOn();
   }
@@ -163,7 +190,6 @@ final class DriveState {
 
   /** A drive that can be commanded from several places obeys a word only where it claims it. */
   private boolean listensTo(int word) {
-    int claim = bit(profile.controlBits(), "commanded from here");
     return (word & claim) == claim;
   }
 
@@ -186,16 +212,15 @@ final class DriveState {
    * standstill, a locked ramp holds (velocity mode of IEC 61800-7-201, from memory).
    */
   Ramp ramp() {
-    boolean halted = (control & bit(profile.controlBits(), "halt")) != 0;
-    if (halted || lacks("enable ramp") || lacks("use reference")) {
+    if ((control & halt) != 0 || lacks(enableRamp) || lacks(useReference)) {
       return Ramp.TO_ZERO;
     }
-    return lacks("unlock ramp") ? Ramp.HOLDS : Ramp.FOLLOWS;
+    return lacks(unlockRamp) ? Ramp.HOLDS : Ramp.FOLLOWS;
   }
 
   /** Whether the mode wants a bit that the word does not have. */
-  private boolean lacks(String name) {
-    int wanted = bit(profile.controlBits(), name) & profile.extras();
+  private boolean lacks(int bit) {
+    int wanted = bit & profile.extras();
     return (control & wanted) != wanted;
   }
 
@@ -208,17 +233,12 @@ final class DriveState {
    */
   int status(boolean reverse, boolean reached, boolean stands) {
     return state.value()
-        | status("voltage enabled", true)
-        | status("remote", true)
-        | status("commanded over the fieldbus", listensTo(control))
-        | status("in reverse", reverse)
-        | status("target reached", reached)
-        | status("speed is 0", stands)
-        | status("at reference", reached);
-  }
-
-  private int status(String name, boolean set) {
-    return set ? bit(profile.statusBits(), name) & ~state.mask() : 0;
+        | (always
+                | (listensTo(control) ? commandedHere : 0)
+                | (reverse ? inReverse : 0)
+                | (reached ? atReference : 0)
+                | (stands ? speedIsZero : 0))
+            & ~state.mask();
   }
 
   /** The bit of a name; 0 where the profile has none such. */

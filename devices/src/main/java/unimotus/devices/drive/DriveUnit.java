@@ -1,9 +1,11 @@
 package unimotus.devices.drive;
 
 import java.util.EnumMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.LongSupplier;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Action;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.LiveAxis;
@@ -48,7 +50,17 @@ public final class DriveUnit implements Unit {
   private final Map<Integer, String> identity;
   private final RegisterMap map;
   private final SpeedScale speeds;
+
+  /** What was shown in this tick; many clients may ask within one, and nothing changes in it. */
+  private final Map<RegisterEntry, int[]> shown = new IdentityHashMap<>();
+
+  /** What each entry of the output frequency counts for one hertz. */
+  private final Map<RegisterEntry, Double> perHertz = new IdentityHashMap<>();
+
   private final HeldRegisters held;
+
+  /** The time since power on, where the map shows it. */
+  private final @Nullable RegisterEntry milliseconds;
 
   /** What the held registers mean, by role, in hertz and seconds. */
   private final Map<RegisterRole, Double> meant = new EnumMap<>(RegisterRole.class);
@@ -88,7 +100,15 @@ public final class DriveUnit implements Unit {
     this.standing = new DriveState(profile);
     this.map = map;
     this.held = new HeldRegisters(map);
+    this.milliseconds =
+        map.entries().stream()
+            .filter(DriveRegisters.MILLISECONDS.entry()::equals)
+            .findFirst()
+            .orElse(null);
     this.speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
+    map.entries().stream()
+        .filter(e -> e.role() == RegisterRole.OUTPUT_FREQUENCY)
+        .forEach(e -> perHertz.put(e, speeds.value(1, e.unit())));
     this.axis = new LiveAxis(setup);
     this.nanos = nanos;
     this.startNanos = nanos.getAsLong();
@@ -100,12 +120,14 @@ public final class DriveUnit implements Unit {
   /** Puts a fault into the drive, as if its own supervision had found it. */
   public synchronized void provoke(int code) {
     play();
+    shown.clear();
     fail(code);
   }
 
   /** Gives the permission for torque, as safe torque off does, or takes it away. */
   public synchronized void permit(boolean permitted) {
     play();
+    shown.clear();
     standing.permit(permitted);
     command();
   }
@@ -113,6 +135,7 @@ public final class DriveUnit implements Unit {
   /** Stops it as from its own keypad. */
   public synchronized void stopHere() {
     play();
+    shown.clear();
     standing.stop();
     command();
   }
@@ -120,6 +143,7 @@ public final class DriveUnit implements Unit {
   /** Switches it off and on again; a lost moment of the mains does the same. */
   public synchronized void powerCycle() {
     play();
+    shown.clear();
     standing.powerOn();
     fault = 0;
     meant.put(RegisterRole.REFERENCE, 0.0);
@@ -142,6 +166,7 @@ public final class DriveUnit implements Unit {
    * @param seconds silence until it acts; 0 for never
    */
   public synchronized void onSilence(double seconds, LinkLoss.Action action) {
+    shown.clear();
     meant.put(RegisterRole.LINK_TIMEOUT, seconds);
     map.entry(RegisterRole.LINK_TIMEOUT)
         .ifPresent(e -> held.hold(e, e.words(e.unit().equals("ms") ? 1000 * seconds : seconds)));
@@ -150,6 +175,7 @@ public final class DriveUnit implements Unit {
 
   /** Puts what stands in a register without a role, as if it had been written. */
   public synchronized void hold(RegisterEntry entry, int[] words) {
+    shown.clear();
     held.hold(entry, words);
   }
 
@@ -189,6 +215,9 @@ public final class DriveUnit implements Unit {
       startNanos += (due - playedTicks - MOST_TICKS) * NANOS_PER_TICK;
       due = playedTicks + MOST_TICKS;
     }
+    if (playedTicks < due) {
+      shown.clear();
+    }
     double timeout = meant.get(RegisterRole.LINK_TIMEOUT);
     while (playedTicks < due) {
       playedTicks++;
@@ -214,18 +243,22 @@ public final class DriveUnit implements Unit {
   }
 
   private int[] words(RegisterEntry entry) {
+    return shown.computeIfAbsent(entry, this::wordsNow);
+  }
+
+  private int[] wordsNow(RegisterEntry entry) {
     double value =
         switch (entry.role()) {
           case CONTROL_WORD -> standing.control();
           case STATUS_WORD -> status();
-          case OUTPUT_FREQUENCY -> speeds.value(axis.outputHertz(), entry.unit());
+          case OUTPUT_FREQUENCY -> perHertz.get(entry) * axis.outputHertz();
           case SHAFT_SPEED -> axis.shaftRpm();
           case MOTOR_CURRENT -> axis.currentAmperes();
           case MOTOR_TORQUE -> axis.torqueNewtonMetres();
           case FAULT_CODE -> fault;
           default -> Double.NaN;
         };
-    if (entry.equals(DriveRegisters.MILLISECONDS.entry())) {
+    if (entry == milliseconds) {
       value = playedTicks % MILLISECONDS_SHOWN / 1000.0;
     }
     return Double.isNaN(value) ? held.words(entry) : entry.heldWords(value);
@@ -247,7 +280,8 @@ public final class DriveUnit implements Unit {
   public synchronized void write(RegisterTable table, int address, List<Integer> values)
       throws Refused {
     play();
-    Map<RegisterEntry, int[]> next = held.written(table, address, values, this::words);
+    shown.clear();
+    Map<RegisterEntry, int[]> next = held.written(table, address, values, this::wordsNow);
     for (Map.Entry<RegisterEntry, int[]> written : next.entrySet()) {
       check(written.getKey(), written.getValue());
     }

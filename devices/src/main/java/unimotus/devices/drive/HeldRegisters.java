@@ -1,7 +1,8 @@
 package unimotus.devices.drive;
 
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.EnumMap;
+import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,30 +15,48 @@ import unimotus.devices.modbus.Unit.Refused;
 
 /** The places of a register map: what stands in them, and which entries a request touches. */
 final class HeldRegisters {
-  private final RegisterMap map;
-  private final Map<RegisterEntry, int[]> held = new HashMap<>();
+  /** The entry at each address that belongs to one; the first where several do. */
+  private final Map<RegisterTable, RegisterEntry[]> places = new EnumMap<>(RegisterTable.class);
+
+  /** By the map's own entries: comparing all that one says at every reading would take long. */
+  private final Map<RegisterEntry, int[]> held = new IdentityHashMap<>();
 
   HeldRegisters(RegisterMap map) {
-    this.map = map;
-    map.entries().forEach(e -> held.put(e, new int[e.type().words()]));
+    for (RegisterTable table : RegisterTable.values()) {
+      int end =
+          map.entries().stream()
+              .filter(e -> e.table() == table)
+              .mapToInt(RegisterEntry::end)
+              .max()
+              .orElse(0);
+      places.put(table, new RegisterEntry[end]);
+    }
+    for (RegisterEntry entry : map.entries()) {
+      held.put(entry, new int[entry.type().words()]);
+      RegisterEntry[] table = places.get(entry.table());
+      for (int at = entry.address(); at < entry.end(); at++) {
+        table[at] = table[at] == null ? entry : table[at];
+      }
+    }
   }
 
-  /** What was written into an entry last; zeros before. */
+  /** What was written into an entry of the map last; zeros before. */
   int[] words(RegisterEntry entry) {
     return held.get(entry).clone();
   }
 
   void hold(RegisterEntry entry, int[] words) {
-    held.put(entry, words.clone());
+    RegisterEntry own = places.get(entry.table())[entry.address()];
+    held.put(entry.equals(own) ? own : entry, words.clone());
   }
 
   private RegisterEntry at(RegisterTable table, int address) throws Refused {
-    for (RegisterEntry entry : map.entries()) {
-      if (entry.table() == table && address >= entry.address() && address < entry.end()) {
-        return entry;
-      }
+    RegisterEntry[] entries = places.get(table);
+    RegisterEntry entry = address < entries.length ? entries[address] : null;
+    if (entry == null) {
+      throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
     }
-    throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
+    return entry;
   }
 
   /**
