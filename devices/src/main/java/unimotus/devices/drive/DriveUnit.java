@@ -1,6 +1,7 @@
 package unimotus.devices.drive;
 
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -44,6 +45,11 @@ public final class DriveUnit implements Unit {
   /** Where the time since power on begins anew. */
   private static final long MILLISECONDS_SHOWN = 1L << 32;
 
+  /** Different questions kept for a tick. */
+  private static final int MOST_ANSWERED = 64;
+
+  private record Asked(RegisterTable table, int address, int count) {}
+
   private final DriveState standing;
   private final LiveAxis axis;
   private final LongSupplier nanos;
@@ -51,8 +57,8 @@ public final class DriveUnit implements Unit {
   private final RegisterMap map;
   private final SpeedScale speeds;
 
-  /** What was shown in this tick; many clients may ask within one, and nothing changes in it. */
-  private final Map<RegisterEntry, int[]> shown = new IdentityHashMap<>();
+  /** What was answered in this tick; many clients may ask within one, and nothing changes in it. */
+  private final Map<Asked, List<Integer>> answered = new HashMap<>();
 
   /** What each entry of the output frequency counts for one hertz. */
   private final Map<RegisterEntry, Double> perHertz = new IdentityHashMap<>();
@@ -120,14 +126,14 @@ public final class DriveUnit implements Unit {
   /** Puts a fault into the drive, as if its own supervision had found it. */
   public synchronized void provoke(int code) {
     play();
-    shown.clear();
+    answered.clear();
     fail(code);
   }
 
   /** Gives the permission for torque, as safe torque off does, or takes it away. */
   public synchronized void permit(boolean permitted) {
     play();
-    shown.clear();
+    answered.clear();
     standing.permit(permitted);
     command();
   }
@@ -135,7 +141,7 @@ public final class DriveUnit implements Unit {
   /** Stops it as from its own keypad. */
   public synchronized void stopHere() {
     play();
-    shown.clear();
+    answered.clear();
     standing.stop();
     command();
   }
@@ -143,7 +149,7 @@ public final class DriveUnit implements Unit {
   /** Switches it off and on again; a lost moment of the mains does the same. */
   public synchronized void powerCycle() {
     play();
-    shown.clear();
+    answered.clear();
     standing.powerOn();
     fault = 0;
     meant.put(RegisterRole.REFERENCE, 0.0);
@@ -166,7 +172,7 @@ public final class DriveUnit implements Unit {
    * @param seconds silence until it acts; 0 for never
    */
   public synchronized void onSilence(double seconds, LinkLoss.Action action) {
-    shown.clear();
+    answered.clear();
     meant.put(RegisterRole.LINK_TIMEOUT, seconds);
     map.entry(RegisterRole.LINK_TIMEOUT)
         .ifPresent(e -> held.hold(e, e.words(e.unit().equals("ms") ? 1000 * seconds : seconds)));
@@ -175,7 +181,7 @@ public final class DriveUnit implements Unit {
 
   /** Puts what stands in a register without a role, as if it had been written. */
   public synchronized void hold(RegisterEntry entry, int[] words) {
-    shown.clear();
+    answered.clear();
     held.hold(entry, words);
   }
 
@@ -216,7 +222,7 @@ public final class DriveUnit implements Unit {
       due = playedTicks + MOST_TICKS;
     }
     if (playedTicks < due) {
-      shown.clear();
+      answered.clear();
     }
     double timeout = meant.get(RegisterRole.LINK_TIMEOUT);
     while (playedTicks < due) {
@@ -239,14 +245,18 @@ public final class DriveUnit implements Unit {
       throws Refused {
     play();
     lastMessageTick = playedTicks;
-    return held.read(table, address, count, this::words);
+    Asked asked = new Asked(table, address, count);
+    List<Integer> values = answered.get(asked);
+    if (values == null) {
+      values = List.copyOf(held.read(table, address, count, this::words));
+      if (answered.size() < MOST_ANSWERED) {
+        answered.put(asked, values);
+      }
+    }
+    return values;
   }
 
   private int[] words(RegisterEntry entry) {
-    return shown.computeIfAbsent(entry, this::wordsNow);
-  }
-
-  private int[] wordsNow(RegisterEntry entry) {
     double value =
         switch (entry.role()) {
           case CONTROL_WORD -> standing.control();
@@ -280,8 +290,8 @@ public final class DriveUnit implements Unit {
   public synchronized void write(RegisterTable table, int address, List<Integer> values)
       throws Refused {
     play();
-    shown.clear();
-    Map<RegisterEntry, int[]> next = held.written(table, address, values, this::wordsNow);
+    answered.clear();
+    Map<RegisterEntry, int[]> next = held.written(table, address, values, this::words);
     for (Map.Entry<RegisterEntry, int[]> written : next.entrySet()) {
       check(written.getKey(), written.getValue());
     }
