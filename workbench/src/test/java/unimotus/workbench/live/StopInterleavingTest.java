@@ -10,6 +10,7 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Random;
 import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -147,6 +148,36 @@ class StopInterleavingTest {
     }
   }
 
+  private interface Deed {
+    void done() throws NotDone;
+  }
+
+  /** Both at once, to their end; what is cut short is not done, and that is all right. */
+  private static void race(ExecutorService threads, Deed commanding, Deed ending) throws Exception {
+    CountDownLatch both = new CountDownLatch(2);
+    Future<?> command = threads.submit(() -> begun(both, commanding));
+    Future<?> end = threads.submit(() -> begun(both, ending));
+    end.get();
+    try {
+      command.get();
+    } catch (ExecutionException e) {
+      assertThat(e).hasCauseInstanceOf(NotDone.class);
+    }
+  }
+
+  private static Void begun(CountDownLatch both, Deed deed) throws Exception {
+    both.countDown();
+    both.await();
+    deed.done();
+    return null;
+  }
+
+  private static void spin(int turns) {
+    for (int i = 0; i < turns; i++) {
+      Thread.onSpinWait();
+    }
+  }
+
   private static boolean isCommand(String sent) {
     return !sent.equals("0=" + STOP) && !sent.equals("1=0");
   }
@@ -166,36 +197,29 @@ class StopInterleavingTest {
         AtomicLong nanos = new AtomicLong();
         LiveLink link = link(bus, route, nanos);
         link.arm("A. Tester");
-        CountDownLatch both = new CountDownLatch(2);
         Random random = new Random(~round);
         int how = random.nextInt(3);
         int wait = random.nextInt(400);
-        Future<?> commanding =
-            threads.submit(
-                () -> {
-                  both.countDown();
-                  both.await();
-                  try {
-                    link.reference(5);
-                    link.want(Intent.START_FORWARD);
-                  } catch (NotDone ended) {
-                    return false;
-                  }
-                  return true;
-                });
-        Future<?> ending =
-            threads.submit(
-                () -> {
-                  both.countDown();
-                  both.await();
-                  for (int i = 0; i < wait; i++) {
-                    Thread.onSpinWait();
-                  }
-                  end(link, how, bus, nanos);
-                  return null;
-                });
-        commanding.get();
-        ending.get();
+        // The start asks some ten times: its end comes before, in between or after.
+        int asks = random.nextInt(14);
+        AtomicBoolean over = new AtomicBoolean();
+        race(
+            threads,
+            () -> {
+              try {
+                link.reference(5);
+                link.want(Intent.START_FORWARD);
+              } finally {
+                over.set(true);
+              }
+            },
+            () -> {
+              while (bus.asked.get() < asks && !over.get()) {
+                Thread.onSpinWait();
+              }
+              spin(wait);
+              end(link, how, bus, nanos);
+            });
         int at = bus.sent.indexOf("ended");
         List<String> after = bus.sent.subList(at + 1, bus.sent.size());
         assertThat(after.stream().filter(StopInterleavingTest::isCommand))
@@ -229,44 +253,29 @@ class StopInterleavingTest {
         LiveLink link = link(bus, route, new AtomicLong());
         link.arm("A. Tester");
         Hand hand = new Hand();
-        CountDownLatch both = new CountDownLatch(2);
         Random random = new Random(~round);
         int wait = random.nextInt(400);
         // A jog asks some ten times: the hand lets go before, in between or after.
         int asks = random.nextInt(14);
         AtomicBoolean over = new AtomicBoolean();
-        Future<?> jogging =
-            threads.submit(
-                () -> {
-                  both.countDown();
-                  both.await();
-                  try {
-                    link.jog(Intent.START_FORWARD, hand);
-                  } catch (NotDone letGo) {
-                    return false;
-                  } finally {
-                    over.set(true);
-                  }
-                  return true;
-                });
-        Future<?> ending =
-            threads.submit(
-                () -> {
-                  both.countDown();
-                  both.await();
-                  while (bus.asked.get() < asks && !over.get()) {
-                    Thread.onSpinWait();
-                  }
-                  for (int i = 0; i < wait; i++) {
-                    Thread.onSpinWait();
-                  }
-                  hand.letGo();
-                  bus.sent.add("ended");
-                  link.letGo(hand);
-                  return null;
-                });
-        jogging.get();
-        ending.get();
+        race(
+            threads,
+            () -> {
+              try {
+                link.jog(Intent.START_FORWARD, hand);
+              } finally {
+                over.set(true);
+              }
+            },
+            () -> {
+              while (bus.asked.get() < asks && !over.get()) {
+                Thread.onSpinWait();
+              }
+              spin(wait);
+              hand.letGo();
+              bus.sent.add("ended");
+              link.letGo(hand);
+            });
         int at = bus.sent.indexOf("ended");
         assertThat(bus.sent.subList(at + 1, bus.sent.size()))
             .as("round %d: %s", round, bus.sent)
