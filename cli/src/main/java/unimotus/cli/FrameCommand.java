@@ -66,7 +66,9 @@ final class FrameCommand implements Callable<Integer> {
       description = "Its number on TCP.")
   private int transaction;
 
-  @Option(names = "--serial", description = "A serial frame, not one of TCP.")
+  @Option(
+      names = "--serial",
+      description = "A serial frame, not one of TCP; told from the bytes where it is not said.")
   private boolean serial;
 
   @Parameters(arity = "0..*", paramLabel = "HEX", description = "The bytes, in any writing.")
@@ -74,7 +76,9 @@ final class FrameCommand implements Callable<Integer> {
 
   @Override
   public Integer call() {
-    ExplainedFrame frame = ExplainedFrame.of(bytes(), answer);
+    byte[] bytes = bytes();
+    ExplainedFrame frame =
+        serial ? ExplainedFrame.of(bytes, answer, true) : ExplainedFrame.of(bytes, answer);
     if (output.isJson()) {
       output.document(
           Output.map(

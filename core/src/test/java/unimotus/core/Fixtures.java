@@ -175,6 +175,24 @@ public final class Fixtures {
     return driveSheetOf(settings, rules);
   }
 
+  /** A holding register that may be read and written, of any value. */
+  public static RegisterEntry register(
+      String name, int address, RegisterType type, double scale, String unit) {
+    return new RegisterEntry(
+        name,
+        RegisterTable.HOLDING_REGISTER,
+        address,
+        type,
+        WordOrder.ABCD,
+        scale,
+        0,
+        unit,
+        -1e9,
+        1e9,
+        RegisterEntry.Access.READ_WRITE,
+        "");
+  }
+
   /** The usual drive with these settings alone, and with rules about them. */
   public static DriveSheet driveSheetOf(List<SettingDefinition> settings, List<SettingRule> rules) {
     DriveSheet usual = driveSheet();

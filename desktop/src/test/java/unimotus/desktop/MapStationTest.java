@@ -284,6 +284,15 @@ class MapStationTest extends WindowTest {
   /** What registers carry is read and kept as online; the rest is said, here and beside it. */
   @Test
   void settingsAreReadOverTheBus() throws Exception {
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-settings");
+    assertThat(message(this)).contains("no registers are entered for this drive");
+    press("#live-leave");
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText(""));
     List<RegisterEntry> entries = new ArrayList<>(DriveRegisters.map().entries());
     entries.add(register("M12 motor current", 400, 0.01, "A"));
     entries.add(register("M15 poles", 401, 1, ""));

@@ -177,6 +177,11 @@ public enum OperatingMode {
     return startBits;
   }
 
+  /** Bits of the control word that mean something in this mode alone. */
+  int actingBits() {
+    return control.keySet().stream().mapToInt(b -> 1 << b).reduce(0, (a, b) -> a | b);
+  }
+
   /** Whether a reference in a register is a speed in this mode. */
   public boolean commandsSpeed() {
     return commandsSpeed;

@@ -26,6 +26,8 @@ public final class WordMachine {
    * @param to the state afterwards, the same where it was ignored
    * @param commands what the word commands, by name
    * @param taken numbers of the transitions taken; 0 for one without a number
+   * @param effects what changed bits do that lead to no other state: those of the mode and of the
+   *     direction, while the motor is commanded
    * @param words what happened in a sentence, and why where nothing did
    */
   public record Reaction(
@@ -34,11 +36,12 @@ public final class WordMachine {
       WordState to,
       List<String> commands,
       List<Integer> taken,
+      List<String> effects,
       String words) {
 
     /** Whether nothing happened. */
     public boolean isIgnored() {
-      return taken.isEmpty();
+      return taken.isEmpty() && effects.isEmpty();
     }
   }
 
@@ -85,12 +88,38 @@ public final class WordMachine {
       next = at.equals(state) ? Optional.empty() : onward(at, given, next.get());
     }
     List<String> names = given.stream().map(WordCommand::name).toList();
+    List<String> effects = taken.isEmpty() ? effects(state, word, before) : List.of();
     return new Reaction(
-        word, state, at, names, taken, taken.isEmpty() ? ignored(state, word, before) : done(at));
+        word, state, at, names, taken, effects, said(state, at, word, before, taken, effects));
   }
 
-  private static String done(WordState at) {
-    return "leads to " + at.name();
+  private String said(
+      WordState state,
+      WordState at,
+      int word,
+      int before,
+      List<Integer> taken,
+      List<String> effects) {
+    if (!taken.isEmpty()) {
+      return "leads to " + at.name();
+    }
+    return effects.isEmpty()
+        ? ignored(state, word, before)
+        : "stays in %s: %s".formatted(state.name(), String.join(", ", effects));
+  }
+
+  /** Bits of mode and direction act while the motor is commanded, without another state. */
+  private List<String> effects(WordState state, int word, int before) {
+    int acting =
+        profile.mode().actingBits() | profile.direction().forward() | profile.direction().reverse();
+    int changed = (word ^ before) & acting;
+    if (state.kind() != WordState.Kind.RUNNING || changed == 0) {
+      return List.of();
+    }
+    return profile.controlBits().stream()
+        .filter(b -> b.isSet(changed))
+        .map(b -> b.name() + (b.isSet(word) ? " set" : " taken away"))
+        .toList();
   }
 
   private Optional<WordTransition> transition(WordState at, List<WordCommand> given) {

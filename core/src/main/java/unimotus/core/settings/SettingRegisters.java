@@ -27,6 +27,8 @@ import unimotus.core.sheet.SettingValue;
  */
 public record SettingRegisters(Map<String, RegisterEntry> carried, Map<String, String> missing) {
 
+  private static final String NOT_NAMED = "no register of the map is named after it";
+
   /** Takes copies that keep the order. */
   public SettingRegisters {
     carried = java.util.Collections.unmodifiableMap(new LinkedHashMap<>(carried));
@@ -49,6 +51,14 @@ public record SettingRegisters(Map<String, RegisterEntry> carried, Map<String, S
     return new SettingRegisters(carried, missing);
   }
 
+  /** Settings that a register is named after and that cannot be read all the same, a line each. */
+  public List<String> unusable() {
+    return missing.entrySet().stream()
+        .filter(m -> !m.getValue().equals(NOT_NAMED))
+        .map(m -> "%s: %s".formatted(m.getKey(), m.getValue()))
+        .toList();
+  }
+
   private static boolean isNamed(RegisterEntry entry, SettingDefinition setting) {
     String name = entry.name().strip();
     // "Motor speed" without a code is what the shaft does where it has that role, not the plate's.
@@ -60,7 +70,7 @@ public record SettingRegisters(Map<String, RegisterEntry> carried, Map<String, S
 
   private static Optional<String> whyNot(SettingDefinition setting, List<RegisterEntry> found) {
     if (found.isEmpty()) {
-      return Optional.of("no register of the map is named after it");
+      return Optional.of(NOT_NAMED);
     }
     if (found.size() > 1) {
       return Optional.of(

@@ -9,6 +9,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Fixtures;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.Axis;
@@ -24,6 +26,8 @@ import unimotus.core.machine.Reading;
 import unimotus.core.machine.Snapshot;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.ManualWords;
+import unimotus.core.profile.OperatingMode;
+import unimotus.core.profile.WordProfile;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
 import unimotus.core.sheet.Meaning;
@@ -186,6 +190,28 @@ class IntegrityTest {
     Project project = SOUND.with(DriveRecord.blank("drive").withFieldbus(link));
     assertThat(told(project, Rule.WORD_PROFILE).seen())
         .isEqualTo(link.profileFault().orElseThrow());
+  }
+
+  /** A reference beside words of homing or positioning is no speed; without one they may stand. */
+  @Test
+  void aModeThatCommandsNoSpeedBesideAReferenceIsTold() {
+    RegisterEntry reference =
+        Fixtures.register("speed reference", 1, RegisterType.SIGNED_16, 0.01, "Hz");
+    for (OperatingMode mode : OperatingMode.values()) {
+      WordProfile profile = DriveProfiles.cia402(mode);
+      FieldbusLink link = FieldbusLink.USUAL.withProfile(profile.name());
+      Project bare = SOUND.with(DriveRecord.blank("drive").withFieldbus(link));
+      assertThat(review(bare).findings()).noneMatch(f -> f.rule() == Rule.WORD_PROFILE);
+      Project with =
+          SOUND.with(
+              DriveRecord.blank("drive").withFieldbus(link.withRegisters(List.of(reference))));
+      if (profile.commandsSpeed()) {
+        assertThat(review(with).findings()).noneMatch(f -> f.rule() == Rule.WORD_PROFILE);
+      } else {
+        assertThat(told(with, Rule.WORD_PROFILE).seen())
+            .contains(mode.label() + " mode", "speed reference");
+      }
+    }
   }
 
   @Test

@@ -134,6 +134,28 @@ class OperatingModeTest {
     }
   }
 
+  /** A bit of the mode acts in operation enabled without another state: it is not ignored. */
+  @Test
+  void bitsOfTheModeActWhileEnabled() {
+    WordProfile homing = DriveProfiles.cia402(OperatingMode.HOMING);
+    WordState enabled = homing.state("operation enabled");
+    WordMachine.Reaction start = new WordMachine(homing).react(enabled, 0x1F, 0x0F);
+    assertThat(start.isIgnored()).isFalse();
+    assertThat(start.to()).isEqualTo(enabled);
+    assertThat(start.words()).isEqualTo("stays in operation enabled: start homing set");
+    assertThat(new WordMachine(homing).react(enabled, 0x1F, 0x1F).isIgnored()).isTrue();
+    assertThat(new WordMachine(homing).react(homing.state("switched on"), 0x17, 0x07).isIgnored())
+        .as("not before it is enabled")
+        .isTrue();
+    WordMachine velocity = new WordMachine(DriveProfiles.CIA_402_VELOCITY);
+    assertThat(velocity.react(enabled, 0x17F, 0x7F).words()).endsWith("halt set");
+    assertThat(velocity.react(enabled, 0x5F, 0x17F).words())
+        .endsWith("unlock ramp taken away, halt taken away");
+    WordProfile plain = DriveProfiles.RUN_AND_STOP;
+    assertThat(new WordMachine(plain).react(plain.state("running"), 0x13, 0x11).words())
+        .isEqualTo("stays in running: reverse set");
+  }
+
   @Test
   void aReferenceIsASpeedInFewModes() {
     assertThat(DriveProfiles.ofSpeed())

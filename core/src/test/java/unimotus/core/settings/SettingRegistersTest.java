@@ -11,9 +11,7 @@ import unimotus.core.FixtureSheets;
 import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
-import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.NumberSetting;
@@ -38,25 +36,8 @@ class SettingRegistersTest {
               new ChoiceSetting.Option("odd", "odd")),
           "blocked");
 
-  private static RegisterEntry entry(
-      String name, int address, RegisterType type, double scale, String unit) {
-    return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        type,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        -1e9,
-        1e9,
-        RegisterEntry.Access.READ_WRITE,
-        "");
-  }
-
   private static RegisterEntry entry(String name, int address, double scale, String unit) {
-    return entry(name, address, RegisterType.UNSIGNED_16, scale, unit);
+    return Fixtures.register(name, address, RegisterType.UNSIGNED_16, scale, unit);
   }
 
   private static SettingRegisters registers(RegisterEntry... entries) {
@@ -108,13 +89,17 @@ class SettingRegistersTest {
             entry("P1", 1, 1, "s"),
             entry("P2 a", 2, 1, ""),
             entry("P2 b", 3, 1, ""),
-            entry("P7", 4, RegisterType.TEXT_16, 1, ""),
+            Fixtures.register("P7", 4, RegisterType.TEXT_16, 1, ""),
             entry("P8", 5, 1, ""));
     assertThat(found.carried()).isEmpty();
     assertThat(found.missing().get("P1")).isEqualTo("P1 is counted in 's', the setting in 'A'");
     assertThat(found.missing().get("P2")).isEqualTo("2 registers are named after it: P2 a, P2 b");
     assertThat(found.missing().get("P7")).isEqualTo("P7 holds text");
     assertThat(found.missing().get("P8")).contains("counted in ''", "setting in 's'");
+    assertThat(found.unusable())
+        .hasSize(4)
+        .contains("P7: P7 holds text")
+        .noneMatch(u -> u.contains("no register"));
   }
 
   /** Raw 805 of 0.01 A are 8.05 A; 1500 ms are 1.5 s; 25.6 A is more than the drive takes. */
@@ -150,7 +135,7 @@ class SettingRegistersTest {
       for (SettingDefinition setting : sheet.settings()) {
         if (setting instanceof NumberSetting number) {
           RegisterEntry entry =
-              entry(number.code(), 0, RegisterType.FLOAT_32, 1, number.unit().symbol());
+              Fixtures.register(number.code(), 0, RegisterType.FLOAT_32, 1, number.unit().symbol());
           double value =
               number.minimum() + random.nextDouble() * (number.maximum() - number.minimum());
           int[] words =

@@ -4,10 +4,12 @@ import java.util.List;
 import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.scene.control.CheckBox;
+import javafx.scene.control.Label;
 import javafx.scene.control.TextArea;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
@@ -17,6 +19,8 @@ import unimotus.workbench.capture.Frame;
 
 /** Frames composed, pasted from anywhere or read from a capture, with every byte explained. */
 final class FramesPane extends HBox {
+  private static final double BYTES_WIDTH = 150;
+
   private final TextArea hex = new TextArea();
   private final CheckBox answer = new CheckBox("it is an answer");
   private final GridPane parts = new GridPane();
@@ -89,6 +93,17 @@ final class FramesPane extends HBox {
     }
   }
 
+  /** Never cut, however long its neighbours are. */
+  private static Label whole(Label label) {
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    return label;
+  }
+
+  private static Label wrapped(Label bytes) {
+    bytes.setMaxWidth(BYTES_WIDTH);
+    return bytes;
+  }
+
   private void explain() {
     parts.getChildren().clear();
     told.getChildren().clear();
@@ -112,12 +127,10 @@ final class FramesPane extends HBox {
       for (FramePart part : frame.parts()) {
         parts.addRow(
             row++,
-            Parts.label(String.valueOf(part.offset()), "ink-caption"),
-            Parts.label(part.bytes(), "ink-strong"),
-            Parts.label(part.name()),
-            part.fault().isEmpty()
-                ? Parts.label(part.meaning(), "ink-label")
-                : Parts.label(part.meaning(), "ink-attention"));
+            whole(Parts.label(String.valueOf(part.offset()), "ink-caption")),
+            wrapped(Parts.prose(part.bytes(), "ink-strong")),
+            whole(Parts.label(part.name())),
+            Parts.prose(part.meaning(), part.fault().isEmpty() ? "ink-label" : "ink-attention"));
       }
     } catch (IllegalArgumentException none) {
       told.getChildren().add(Parts.prose(String.valueOf(none.getMessage()), "ink-attention"));

@@ -5,13 +5,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Snapshot;
+import unimotus.core.review.AxisReview;
+import unimotus.core.review.LineReview;
 import unimotus.core.settings.SettingComparison;
+import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.workbench.SetUpEdits;
@@ -72,6 +76,9 @@ final class SettingsReading extends VBox {
     AxisAssembly axis = joined;
     if (link.isEmpty() || axis == null) {
       desk.refuse("join a drive first");
+    } else if (axis.record().fieldbus().registers().isEmpty()) {
+      // The registers of a stand-in say nothing about where a real drive keeps its settings.
+      desk.refuse("no registers are entered for this drive: enter its map under Registers first");
     } else if (who.get().isBlank()) {
       desk.refuse("say who reads the drive: the name stands beside Arm");
     } else if (!reading) {
@@ -82,15 +89,18 @@ final class SettingsReading extends VBox {
 
   /** On the thread of the watch. */
   private void read(LiveLink link, AxisAssembly axis, String by) throws NotDone {
+    boolean kept = false;
     try {
       OnlineSettings settings =
           link.settings(
               axis.driveSheet(),
               (done, all) -> later(axis, () -> say("%d of %d read".formatted(done, all))));
       later(axis, () -> keep(link, axis, by, settings));
-    } catch (NotDone silent) {
-      later(axis, () -> begin(axis));
-      throw silent;
+      kept = true;
+    } finally {
+      if (!kept) {
+        later(axis, () -> begin(axis));
+      }
     }
   }
 
@@ -114,14 +124,21 @@ final class SettingsReading extends VBox {
               new Snapshot(
                   Snapshot.Kind.ONLINE, now, by, link.target().toString(), settings.values())));
     }
-    StringBuilder text = new StringBuilder(summary(axis, settings));
+    StringBuilder text = new StringBuilder(summary(now(axis), settings));
     some(settings.problems()).forEach(p -> text.append("\n– ").append(p));
     say(text.toString());
   }
 
+  /** The design as it stands now: it may have changed since the drive was joined. */
+  private AxisAssembly now(AxisAssembly joinedWith) {
+    return LineReview.of(desk.session().project(), desk.session().sheets())
+        .axis(joinedWith.axis().id())
+        .map(AxisReview::assembly)
+        .orElse(joinedWith);
+  }
+
   private static String summary(AxisAssembly axis, OnlineSettings settings) {
-    Map<String, unimotus.core.sheet.SettingValue> designed =
-        Truth.DESIGNED.of(axis).orElse(Map.of());
+    Map<String, SettingValue> designed = Truth.DESIGNED.of(axis).orElse(Map.of());
     long differ =
         settings.values().entrySet().stream()
             .filter(
@@ -144,9 +161,9 @@ final class SettingsReading extends VBox {
   private static List<String> some(List<String> lines) {
     return lines.size() <= MOST_LINES
         ? lines
-        : java.util.stream.Stream.concat(
+        : Stream.concat(
                 lines.stream().limit(MOST_LINES),
-                java.util.stream.Stream.of("and %d more".formatted(lines.size() - MOST_LINES)))
+                Stream.of("and %d more".formatted(lines.size() - MOST_LINES)))
             .toList();
   }
 }

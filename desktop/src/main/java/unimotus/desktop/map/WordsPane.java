@@ -275,7 +275,7 @@ final class WordsPane extends HBox {
             Words.hex(reaction.word()),
             commands,
             reaction.to().name(),
-            reaction.isIgnored() ? "  (" + reaction.words() + ")" : "");
+            reaction.taken().isEmpty() ? "  (" + reaction.words() + ")" : "");
   }
 
   private void drawWay(WordState at) {

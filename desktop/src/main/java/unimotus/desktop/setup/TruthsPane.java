@@ -116,20 +116,15 @@ final class TruthsPane extends VBox {
                   "ink-label"));
       return;
     }
-    List<SettingComparison.Row> differences =
-        SettingComparison.of(next.driveSheet(), a.get(), b.get()).differences();
-    rows.getChildren()
-        .add(
-            Parts.label(
-                differences.isEmpty()
-                    ? "No difference"
-                    : "%d of %d differ"
-                        .formatted(differences.size(), next.driveSheet().settings().size()),
-                "ink-title"));
-    differences.forEach(r -> rows.getChildren().add(row(r)));
+    SettingComparison comparison = SettingComparison.of(next.driveSheet(), a.get(), b.get());
+    List<SettingComparison.Row> differences = comparison.differences();
+    rows.getChildren().add(Parts.prose(counted(comparison), "ink-title"));
     if (shownLeft == Truth.ONLINE || shownRight == Truth.ONLINE) {
       notCarried(next).ifPresent(t -> rows.getChildren().add(Parts.prose(t, "ink-label")));
     }
+    // What was read on both sides and differs comes first.
+    differences.stream().filter(TruthsPane::isChanged).forEach(r -> rows.getChildren().add(row(r)));
+    differences.stream().filter(r -> !isChanged(r)).forEach(r -> rows.getChildren().add(row(r)));
     if (!differences.isEmpty() && shownLeft == Truth.DESIGNED) {
       rows.getChildren()
           .add(
@@ -140,6 +135,23 @@ final class TruthsPane extends VBox {
     }
   }
 
+  private static boolean isChanged(SettingComparison.Row row) {
+    return row.kind() == SettingComparison.Kind.CHANGED;
+  }
+
+  /** What was not read on one side is no difference, and no agreement either. */
+  private static String counted(SettingComparison comparison) {
+    long changed = comparison.rows().stream().filter(TruthsPane::isChanged).count();
+    long same =
+        comparison.rows().stream().filter(r -> r.kind() == SettingComparison.Kind.SAME).count();
+    long unread = comparison.rows().size() - changed - same;
+    String differ =
+        changed == 0
+            ? unread == 0 ? "No difference" : "No difference in the %d read".formatted(same)
+            : "%d of %d differ".formatted(changed, changed + same);
+    return unread == 0 ? differ : "%s, %d not read".formatted(differ, unread);
+  }
+
   /** What no register of the map carries was not asked for. */
   private static Optional<String> notCarried(AxisAssembly axis) {
     Map<String, String> missing =
@@ -147,8 +159,8 @@ final class TruthsPane extends VBox {
     return missing.isEmpty()
         ? Optional.empty()
         : Optional.of(
-            "Online is what registers carry. In none that can be read: "
-                + String.join(", ", missing.keySet()));
+            "Online is what registers carry: %d settings stand in none that can be read."
+                .formatted(missing.size()));
   }
 
   private Node row(SettingComparison.Row row) {

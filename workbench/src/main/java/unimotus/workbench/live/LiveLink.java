@@ -178,9 +178,10 @@ public final class LiveLink implements AutoCloseable {
     return OnlineSettings.read(this, sheet, progress);
   }
 
-  /** The words of the entries of one request; empty where the drive refuses it. */
-  synchronized Map<RegisterEntry, List<Integer>> registers(ReadRequest request) throws NotDone {
-    return reader.read(request, new ArrayList<>());
+  /** The words of the entries of one request; none, and a line in refusals, where it is refused. */
+  synchronized Map<RegisterEntry, List<Integer>> registers(
+      ReadRequest request, List<String> refusals) throws NotDone {
+    return reader.read(request, refusals);
   }
 
   /**

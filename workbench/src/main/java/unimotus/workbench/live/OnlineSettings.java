@@ -5,6 +5,7 @@ import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.settings.SettingRegisters;
@@ -15,7 +16,7 @@ import unimotus.core.sheet.SettingValue;
  * The settings a networked drive works with now, as far as its registers carry them.
  *
  * @param values what was read, by code
- * @param problems what was asked and cannot be used, a line each
+ * @param problems what a register is there for and cannot be used, a line each
  * @param missing why a setting was not asked for, by code
  */
 public record OnlineSettings(
@@ -51,13 +52,14 @@ public record OnlineSettings(
     private final SettingRegisters registers;
     private final Progress progress;
     private final Map<String, SettingValue> values = new LinkedHashMap<>();
-    private final List<String> problems = new ArrayList<>();
+    private final List<String> problems;
     private int done;
 
     Reading(LiveLink link, DriveSheet sheet, SettingRegisters registers, Progress progress) {
       this.link = link;
       this.sheet = sheet;
       this.registers = registers;
+      this.problems = new ArrayList<>(registers.unusable());
       this.progress = progress;
     }
 
@@ -82,17 +84,20 @@ public record OnlineSettings(
 
     /** A drive that refuses a block may still give its registers one by one. */
     private void block(ReadRequest request) throws NotDone {
-      Map<RegisterEntry, List<Integer>> words = link.registers(request);
+      List<String> refusals = new ArrayList<>();
+      Map<RegisterEntry, List<Integer>> words = link.registers(request, refusals);
       if (words.isEmpty() && request.entries().size() > 1) {
         for (RegisterEntry entry : request.entries()) {
-          take(entry, link.registers(ReadRequest.fewest(List.of(entry), 0).get(0)));
+          block(ReadRequest.fewest(List.of(entry), 0).get(0));
         }
-      } else {
-        request.entries().forEach(e -> take(e, words));
+        return;
+      }
+      for (RegisterEntry entry : request.entries()) {
+        take(entry, words.get(entry), refusals);
       }
     }
 
-    private void take(RegisterEntry entry, Map<RegisterEntry, List<Integer>> words) {
+    private void take(RegisterEntry entry, @Nullable List<Integer> read, List<String> refusals) {
       done++;
       String code =
           registers.carried().entrySet().stream()
@@ -100,9 +105,8 @@ public record OnlineSettings(
               .findFirst()
               .orElseThrow()
               .getKey();
-      List<Integer> read = words.get(entry);
       if (read == null) {
-        problems.add("%s: the drive refuses %s".formatted(code, entry.place()));
+        problems.add("%s: the drive refuses %s".formatted(code, String.join("; ", refusals)));
         return;
       }
       try {

@@ -158,7 +158,13 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     RegisterMap map = known ? link.map() : DriveRegisters.map();
     WordProfile profile = known ? link.wordProfile() : usual;
     String name = axis.driveSheet().name();
-    DriveUnit unit = new DriveUnit(BenchSetup.inHertz(axis), profile, map, name, nanos);
+    DriveUnit unit;
+    try {
+      unit = new DriveUnit(BenchSetup.inHertz(axis), profile, map, name, nanos);
+    } catch (IllegalArgumentException none) {
+      throw new IllegalArgumentException(
+          "%s: %s".formatted(axis.axis().name(), none.getMessage()), none);
+    }
     LinkLoss loss = LinkLoss.of(axis);
     if (loss.timeoutCode().isPresent()) {
       unit.onSilence(loss.timeoutSeconds(), loss.action());

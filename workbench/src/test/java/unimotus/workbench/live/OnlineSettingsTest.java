@@ -11,11 +11,10 @@ import java.util.Map;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
+import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.RegisterType;
-import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
@@ -28,23 +27,6 @@ import unimotus.workbench.Truth;
 
 /** The settings of a drive read over its link, laid beside the design. */
 class OnlineSettingsTest {
-  private static RegisterEntry entry(
-      String name, int address, RegisterType type, double scale, String unit) {
-    return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        type,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        -1e9,
-        1e9,
-        RegisterEntry.Access.READ_WRITE,
-        "");
-  }
-
   private final RegisterMap map = map();
   private final Project project =
       Buses.with(
@@ -58,10 +40,10 @@ class OnlineSettingsTest {
 
   private static RegisterMap map() {
     List<RegisterEntry> entries = new ArrayList<>(Buses.OWN.entries());
-    entries.add(entry("M10 motor power", 500, RegisterType.UNSIGNED_16, 0.01, "kW"));
-    entries.add(entry("M12 motor current", 501, RegisterType.UNSIGNED_16, 0.01, "A"));
-    entries.add(entry("M15 poles", 502, RegisterType.UNSIGNED_16, 1, ""));
-    entries.add(entry("A03 access", 510, RegisterType.UNSIGNED_16, 1, ""));
+    entries.add(Fixtures.register("M10 motor power", 500, RegisterType.UNSIGNED_16, 0.01, "kW"));
+    entries.add(Fixtures.register("M12 motor current", 501, RegisterType.UNSIGNED_16, 0.01, "A"));
+    entries.add(Fixtures.register("M15 poles", 502, RegisterType.UNSIGNED_16, 1, ""));
+    entries.add(Fixtures.register("A03 access", 510, RegisterType.UNSIGNED_16, 1, ""));
     return new RegisterMap(entries);
   }
 
@@ -130,12 +112,24 @@ class OnlineSettingsTest {
   @Test
   void aRefusedRegisterLosesNoOther() throws Exception {
     List<RegisterEntry> more = new ArrayList<>(map.entries());
-    more.add(entry("M11 motor voltage", 503, RegisterType.UNSIGNED_16, 1, "V"));
+    more.add(Fixtures.register("M11 motor voltage", 503, RegisterType.UNSIGNED_16, 1, "V"));
     OnlineSettings online = read(new RegisterMap(more));
     assertThat(online.values()).containsOnlyKeys("M10", "M12", "M15", "A03");
     assertThat(online.problems()).hasSize(1);
-    assertThat(online.problems().get(0)).startsWith("M11: the drive refuses holding register 503");
+    assertThat(online.problems().get(0))
+        .startsWith("M11: the drive refuses holding register 503 to 503: illegal data address");
     assertThat(progress).last().isEqualTo("5/5");
+  }
+
+  /** A register in another unit is named with its reason, and its value is not taken. */
+  @Test
+  void aRegisterInAnotherUnitIsNotTaken() throws Exception {
+    List<RegisterEntry> more = new ArrayList<>(map.entries());
+    more.add(Fixtures.register("M14 motor speed", 520, RegisterType.UNSIGNED_16, 1, "s"));
+    OnlineSettings online = read(new RegisterMap(more));
+    assertThat(online.values()).doesNotContainKey("M14");
+    assertThat(online.problems())
+        .containsExactly("M14: M14 motor speed is counted in 's', the setting in 'rpm'");
   }
 
   @Test

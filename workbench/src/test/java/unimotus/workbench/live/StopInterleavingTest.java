@@ -14,7 +14,6 @@ import java.util.concurrent.ExecutionException;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
@@ -152,11 +151,29 @@ class StopInterleavingTest {
     void done() throws NotDone;
   }
 
-  /** Both at once, to their end; what is cut short is not done, and that is all right. */
-  private static void race(ExecutorService threads, Deed commanding, Deed ending) throws Exception {
+  /**
+   * A command, and what ends it after so many of its asks: before, in between or after. What is cut
+   * short is not done, and that is all right.
+   */
+  private static void race(
+      ExecutorService threads, Bus bus, Random random, Deed commanding, Deed ending)
+      throws Exception {
+    // A start asks some ten times.
+    int asks = random.nextInt(14);
+    int wait = random.nextInt(400);
     CountDownLatch both = new CountDownLatch(2);
     Future<?> command = threads.submit(() -> begun(both, commanding));
-    Future<?> end = threads.submit(() -> begun(both, ending));
+    Deed later =
+        () -> {
+          while (bus.asked.get() < asks && !command.isDone()) {
+            Thread.onSpinWait();
+          }
+          for (int i = 0; i < wait; i++) {
+            Thread.onSpinWait();
+          }
+          ending.done();
+        };
+    Future<?> end = threads.submit(() -> begun(both, later));
     end.get();
     try {
       command.get();
@@ -170,12 +187,6 @@ class StopInterleavingTest {
     both.await();
     deed.done();
     return null;
-  }
-
-  private static void spin(int turns) {
-    for (int i = 0; i < turns; i++) {
-      Thread.onSpinWait();
-    }
   }
 
   private static boolean isCommand(String sent) {
@@ -199,27 +210,15 @@ class StopInterleavingTest {
         link.arm("A. Tester");
         Random random = new Random(~round);
         int how = random.nextInt(3);
-        int wait = random.nextInt(400);
-        // The start asks some ten times: its end comes before, in between or after.
-        int asks = random.nextInt(14);
-        AtomicBoolean over = new AtomicBoolean();
         race(
             threads,
+            bus,
+            random,
             () -> {
-              try {
-                link.reference(5);
-                link.want(Intent.START_FORWARD);
-              } finally {
-                over.set(true);
-              }
+              link.reference(5);
+              link.want(Intent.START_FORWARD);
             },
-            () -> {
-              while (bus.asked.get() < asks && !over.get()) {
-                Thread.onSpinWait();
-              }
-              spin(wait);
-              end(link, how, bus, nanos);
-            });
+            () -> end(link, how, bus, nanos));
         int at = bus.sent.indexOf("ended");
         List<String> after = bus.sent.subList(at + 1, bus.sent.size());
         assertThat(after.stream().filter(StopInterleavingTest::isCommand))
@@ -253,25 +252,12 @@ class StopInterleavingTest {
         LiveLink link = link(bus, route, new AtomicLong());
         link.arm("A. Tester");
         Hand hand = new Hand();
-        Random random = new Random(~round);
-        int wait = random.nextInt(400);
-        // A jog asks some ten times: the hand lets go before, in between or after.
-        int asks = random.nextInt(14);
-        AtomicBoolean over = new AtomicBoolean();
         race(
             threads,
+            bus,
+            new Random(~round),
+            () -> link.jog(Intent.START_FORWARD, hand),
             () -> {
-              try {
-                link.jog(Intent.START_FORWARD, hand);
-              } finally {
-                over.set(true);
-              }
-            },
-            () -> {
-              while (bus.asked.get() < asks && !over.get()) {
-                Thread.onSpinWait();
-              }
-              spin(wait);
               hand.letGo();
               bus.sent.add("ended");
               link.letGo(hand);

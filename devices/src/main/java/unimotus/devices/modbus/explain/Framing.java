@@ -29,7 +29,9 @@ final class Framing {
     if (checked != (header == WHOLE_HEADER)) {
       return checked;
     }
-    return header == 0 || fit(frame, answer) >= fit(asSerial(frame), answer);
+    int serial = fit(frame, answer);
+    // Neither length nor check holds: half a header is more than nothing.
+    return header == 0 || serial > 0 && serial >= fit(asSerial(frame), answer);
   }
 
   private static boolean hasCheck(byte[] frame) {

@@ -37,6 +37,8 @@ class FramingTest {
         "0001 0000 0005 01 03 0000 0002 | the length says 5, 6 follow",
         "0001 0001 0006 01 03 0000 0002 | protocol 1 is not Modbus (0)",
         "0001 0000 0001 01 03 0000 0002 | length 1 is illegal: 2 to 254",
+        "0001 0000 000D 01 10 FFFF 0002 03 000A 0102 | the length says 13, 11 follow",
+        "0001 0000 0009 01 06 00 | the length says 9, 3 follow",
       })
   void faultsOfAHeaderAreToldAsSuch(String hex, String fault) {
     ExplainedFrame frame = explain(hex, false);
