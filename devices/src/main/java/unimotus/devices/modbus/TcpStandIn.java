@@ -10,6 +10,8 @@ import java.net.InetAddress;
 import java.net.InetSocketAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
+import java.time.Duration;
 import java.util.Map;
 import java.util.concurrent.ConcurrentHashMap;
 import java.util.concurrent.ExecutorService;
@@ -26,13 +28,18 @@ import unimotus.devices.serial.SocketLine;
  */
 public final class TcpStandIn implements StandIn {
   private static final int MOST_CLIENTS = 64;
-  private static final int SILENT_MILLISECONDS = 60_000;
+  private static final Duration SILENT = Duration.ofMinutes(1);
+
+  /** How often it is looked for clients that are silent for too long. */
+  private static final int LOOK_MILLISECONDS = 1_000;
+
   private static final int WAITING_CLIENTS = 16;
   private static final int BUFFER_BYTES = 1024;
 
   private final ServerSocket server;
   private final Map<Integer, Unit> units;
   private final Framing framing;
+  private final Duration silent;
   private final Conduct conduct = new Conduct();
 
   /** Who is joined, and when it spoke last. */
@@ -51,8 +58,10 @@ public final class TcpStandIn implements StandIn {
     SERIAL
   }
 
-  private TcpStandIn(ServerSocket server, Map<Integer, Unit> units, Framing framing) {
+  private TcpStandIn(
+      ServerSocket server, Map<Integer, Unit> units, Framing framing, Duration silent) {
     this.server = server;
+    this.silent = silent;
     this.framing = framing;
     this.units = Map.copyOf(units);
   }
@@ -81,14 +90,22 @@ public final class TcpStandIn implements StandIn {
    */
   public static TcpStandIn start(
       InetAddress address, int port, Map<Integer, Unit> units, Framing framing) throws IOException {
+    return start(address, port, units, framing, SILENT);
+  }
+
+  /** Starts, and sends clients away that are silent for so long. */
+  static TcpStandIn start(
+      InetAddress address, int port, Map<Integer, Unit> units, Framing framing, Duration silent)
+      throws IOException {
     ServerSocket server = new ServerSocket();
     try {
       server.bind(new InetSocketAddress(address, port), WAITING_CLIENTS);
+      server.setSoTimeout(LOOK_MILLISECONDS);
     } catch (IOException taken) {
       server.close();
       throw taken;
     }
-    TcpStandIn standIn = new TcpStandIn(server, units, framing);
+    TcpStandIn standIn = new TcpStandIn(server, units, framing, silent);
     standIn.threads.execute(standIn::accept);
     return standIn;
   }
@@ -132,7 +149,7 @@ public final class TcpStandIn implements StandIn {
       try {
         Socket client = server.accept();
         client.setTcpNoDelay(true);
-        client.setSoTimeout(SILENT_MILLISECONDS);
+        sendAwaySilent();
         makeRoom();
         clients.put(client, System.nanoTime());
         try {
@@ -140,11 +157,25 @@ public final class TcpStandIn implements StandIn {
         } catch (RejectedExecutionException full) {
           close(client);
         }
+      } catch (SocketTimeoutException nobodyCame) {
+        sendAwaySilent();
       } catch (IOException closedOrFailed) {
         // A client that went away before it was taken is none; a closed server ends the loop.
         continue;
       }
     }
+  }
+
+  /**
+   * Done from outside: a read that watches its own time asks the system three times for each
+   * request.
+   */
+  private void sendAwaySilent() {
+    long since = System.nanoTime() - silent.toNanos();
+    clients.entrySet().stream()
+        .filter(client -> client.getValue() - since < 0)
+        .map(Map.Entry::getKey)
+        .forEach(this::close);
   }
 
   /** Where all places are taken, whoever was silent for longest gives way: half-open ones too. */
@@ -161,7 +192,7 @@ public final class TcpStandIn implements StandIn {
     try (client) {
       if (framing == Framing.SERIAL) {
         new RtuExchange(new SocketLine(client), units, conduct)
-            .serve(() -> !server.isClosed(), () -> heard(client), SILENT_MILLISECONDS);
+            .serve(() -> !server.isClosed(), () -> heard(client), (int) silent.toMillis());
       } else {
         serveFrames(client);
       }

@@ -9,6 +9,7 @@ import java.io.OutputStream;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -317,6 +318,30 @@ class TcpStandInTest {
     } finally {
       for (Socket one : silent) {
         one.close();
+      }
+    }
+  }
+
+  /** A connection that says nothing, or begins a request and goes no further, is closed in time. */
+  @Test
+  void whoeverIsSilentForLongIsSentAway() throws Exception {
+    try (TcpStandIn impatient =
+            TcpStandIn.start(
+                InetAddress.getLoopbackAddress(),
+                0,
+                Map.of(1, new RegisterBank(4, Map.of())),
+                TcpStandIn.Framing.TCP,
+                Duration.ofMillis(300));
+        Socket mute = new Socket("127.0.0.1", impatient.port());
+        Socket stuck = new Socket("127.0.0.1", impatient.port())) {
+      stuck.getOutputStream().write(new byte[] {0, 1, 0});
+      for (Socket one : List.of(mute, stuck)) {
+        one.setSoTimeout(10_000);
+        assertThat(one.getInputStream().read()).as("the end of the connection").isEqualTo(-1);
+      }
+      assertThat(impatient.clients()).isZero();
+      try (TcpClient next = new TcpClient("127.0.0.1", impatient.port(), 2000)) {
+        assertThat(values(next.ask(1, new Request.Read(3, 3, 1)))).containsExactly(0);
       }
     }
   }
