@@ -56,6 +56,13 @@ public record PartSheet(
     return hasCoil() || hasLogic();
   }
 
+  /** Whether the part switches its outputs only while it is fed, as a light curtain. */
+  public boolean needsFeed() {
+    return !isDriven()
+        && first(TerminalRole.SAFETY_OUTPUT).isPresent()
+        && first(TerminalRole.POWER_INPUT).isPresent();
+  }
+
   /** Whether a hand moves the contacts. */
   public boolean isOperatedByHand() {
     return positions.size() > 1 && !isDriven();

@@ -150,6 +150,14 @@ final class Bridges {
     return List.copyOf(found);
   }
 
+  /** Whether every channel opens on a demand by every trigger. */
+  boolean isSound(List<StopEvent> start) {
+    StopState running = machine.from(start);
+    return circuit.stop().triggers().stream()
+        .map(t -> machine.after(running, StopEvent.demand(circuit, t)))
+        .allMatch(demanded -> heldOn(demanded).isEmpty());
+  }
+
   /** What has to open on a demand and did not. */
   private List<TerminalRef> heldOn(StopState demanded) {
     List<TerminalRef> ends = new ArrayList<>(circuit.stopping());

@@ -72,11 +72,11 @@ public record FaultRun(
     Work work = new Work(circuit, verdict.start(), progress, cancelled);
     List<FaultResult> singles =
         work.run(faults.stream().map(List::of).toList(), List.of(), 0, SINGLES_SHARE);
-    List<FaultResult> counted = worst(singles);
+    Islands islands = new Islands(circuit);
+    List<FaultResult> counted = worst(singles, islands);
     List<ElementFault> hidden =
         counted.stream().filter(FaultResult::isHidden).map(FaultResult::last).toList();
     List<FaultResult> doubles = new ArrayList<>();
-    Islands islands = new Islands(circuit);
     Map<ElementFault, FaultResult> alone =
         hidden.stream().anyMatch(islands::ties)
             ? work.asSeconds(
@@ -112,16 +112,19 @@ public record FaultRun(
 
   /**
    * The faults that count, one an element and kind: a conductor that touches 24 V does the same
-   * whichever supply's it is, and where it does not, the worse one is taken.
+   * whichever supply's it is, and where it does not, the worse one is taken. The 24 V of another
+   * circuit is another fault: alone it does nothing, and says nothing of its own 24 V.
    */
-  private static List<FaultResult> worst(List<FaultResult> singles) {
+  private static List<FaultResult> worst(List<FaultResult> singles, Islands islands) {
     Map<String, FaultResult> worst = new LinkedHashMap<>();
     singles.stream()
         .filter(FaultResult::counts)
         .forEach(
             r ->
                 worst.merge(
-                    r.last().key() + r.last().kind(), r, (a, b) -> byHarm(a, b) >= 0 ? a : b));
+                    r.last().key() + r.last().kind() + islands.ties(r.last()),
+                    r,
+                    (a, b) -> byHarm(a, b) >= 0 ? a : b));
     return List.copyOf(worst.values());
   }
 

@@ -39,9 +39,10 @@ final class Hindrances {
 
   private List<String> blame() {
     Repairs repairs = new Repairs(circuit);
-    List<String> found = new ArrayList<>(helping(repairs.changes()));
+    // A wire too many comes first: a selector that makes up for it may switch a test off.
+    List<String> found = new ArrayList<>(helping(repairs.removals()));
     if (found.isEmpty()) {
-      found.addAll(helping(repairs.removals()));
+      found.addAll(helping(repairs.changes()));
     }
     if (found.isEmpty()) {
       found.addAll(helping(repairs.additions()));
@@ -49,9 +50,12 @@ final class Hindrances {
     return found.size() > MOST_BLAMED ? List.of() : found;
   }
 
+  /** A repair starts it, and neither loses the stop nor leaves a channel closed on a demand. */
   private static boolean helps(StopCircuit repaired) {
-    return Starting.of(repaired).isPresent()
-        && StopSpace.of(repaired, Doubt.READS_OFF).unstopped().isEmpty();
+    boolean starts = Starting.of(repaired).isPresent();
+    return starts
+        && StopSpace.of(repaired, Doubt.READS_OFF).unstopped().isEmpty()
+        && new Bridges(repaired).isSound(Starting.usual(repaired));
   }
 
   private List<String> helping(List<Repairs.Repair> repairs) {

@@ -165,7 +165,9 @@ final class Repairs {
     }
     Set<Repair> repairs = new LinkedHashSet<>();
     for (TerminalRef one : loose) {
-      List<TerminalRef> others = new ArrayList<>(loose);
+      // A conductor has no direction: between two loose ends it is tried once.
+      List<TerminalRef> others =
+          new ArrayList<>(loose.subList(loose.indexOf(one) + 1, loose.size()));
       others.addAll(ends);
       others.stream().filter(o -> isSensible(one, o)).forEach(o -> repairs.add(joined(one, o)));
     }

@@ -112,7 +112,8 @@ final class DeviceLaws {
                   : resistor(ref, back, terminal.figure(INPUT_OHMS)));
       case SAFETY_OUTPUT ->
           found.add(
-              safetyOutput(terminal, ref, back, held.orElse(isClosed(terminal) && !pulsesLow)));
+              safetyOutput(
+                  terminal, ref, back, held.orElse(isClosed(terminal) && isFed() && !pulsesLow)));
       case SAFE_TORQUE_OFF -> safeTorqueOff(terminal, ref, back, found);
       case SOURCING_OUTPUT -> transistor(terminal, back, ref, ref, found);
       case SINKING_OUTPUT -> transistor(terminal, ref, back, ref, found);
@@ -228,6 +229,10 @@ final class DeviceLaws {
   private boolean isOn(TerminalRef ref, Terminal terminal) {
     String shows = device.choice(SettingRole.OUTPUT_FUNCTION, terminal.id(), "");
     return shows.isEmpty() ? state.isOn(ref) : shows(shows, position());
+  }
+
+  private boolean isFed() {
+    return energised || !(device.sheet() instanceof PartSheet part && part.needsFeed());
   }
 
   private boolean isClosed(Terminal contact) {

@@ -9,6 +9,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Device;
 import unimotus.core.machine.Project;
@@ -28,6 +29,7 @@ public final class Installation {
   // Asked for with every solution, so found once.
   private final List<TerminalRef> zeros;
   private final List<PlacedDevice> driven;
+  private final List<PlacedDevice> fed;
   private final Map<String, List<Terminal>> active = new HashMap<>();
   private final Map<TerminalRef, String> names = new HashMap<>();
   private final Map<String, String> labels = new HashMap<>();
@@ -47,10 +49,8 @@ public final class Installation {
       labels.put(wire.id(), "wire " + wire.id());
     }
     devices.values().forEach(d -> active.put(d.id(), active(d)));
-    this.driven =
-        devices.values().stream()
-            .filter(d -> d.sheet() instanceof PartSheet p && p.isDriven())
-            .toList();
+    this.driven = parts(PartSheet::isDriven);
+    this.fed = parts(PartSheet::needsFeed);
   }
 
   /** What carries current without being asked about: wired, or alive by itself. */
@@ -67,6 +67,17 @@ public final class Installation {
   /** The terminals of a device that can carry current unless others are asked about. */
   List<Terminal> active(String device) {
     return active.getOrDefault(device, List.of());
+  }
+
+  private List<PlacedDevice> parts(Predicate<PartSheet> which) {
+    return devices.values().stream()
+        .filter(d -> d.sheet() instanceof PartSheet p && which.test(p))
+        .toList();
+  }
+
+  /** The parts whose outputs need their feed. */
+  List<PlacedDevice> fed() {
+    return fed;
   }
 
   /** The parts that a coil or a logic of their own moves. */

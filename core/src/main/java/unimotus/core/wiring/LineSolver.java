@@ -121,10 +121,20 @@ public final class LineSolver {
         driven.add(device.id());
       }
     }
+    installation.fed().stream().filter(d -> isFed(solution, d)).forEach(d -> driven.add(d.id()));
     return driven;
   }
 
-  /** The parts that are held energised whatever the solution; the search starts from them. */
+  private static boolean isFed(LineSolution solution, PlacedDevice device) {
+    return device.sheet().terminals().stream()
+        .filter(t -> t.role() == TerminalRole.POWER_INPUT)
+        .allMatch(t -> solution.isOn(device.ref(t.id())));
+  }
+
+  /**
+   * The parts that are held energised whatever the solution, and those that their feed will most
+   * likely reach; the search starts from them.
+   */
   private Set<String> heldEnergised(Question question) {
     Set<String> held = new HashSet<>();
     for (PlacedDevice device : installation.driven()) {
@@ -132,6 +142,7 @@ public final class LineSolver {
         held.add(device.id());
       }
     }
+    installation.fed().forEach(d -> held.add(d.id()));
     return held;
   }
 

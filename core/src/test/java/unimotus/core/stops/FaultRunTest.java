@@ -172,7 +172,7 @@ class FaultRunTest {
         .satisfies(
             v -> {
               assertThat(v.outcome()).isEqualTo(StopOutcome.CANNOT_BE_STARTED);
-              assertThat(v.because()).anyMatch(b -> b.contains("no conductor joins 14 of"));
+              assertThat(v.because()).anyMatch(b -> b.contains("and 14 of Belt reset"));
               assertThat(v.because()).anyMatch(b -> b.contains("never reset"));
             });
     assertThatThrownBy(() -> Stops.run(Stops.circuit(cut)))

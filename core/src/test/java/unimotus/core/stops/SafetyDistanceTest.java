@@ -110,4 +110,50 @@ class SafetyDistanceTest {
         .hasMessageContaining("under the least of 100 mm");
     assertThatThrownBy(() -> curtain(-1)).hasMessageContaining("negative");
   }
+
+  /** The borders belong to the rule that names them: 40 mm is fine, 70 mm is a curtain. */
+  @ParameterizedTest
+  @CsvSource({"0.2, 40, 528", "0.2, 40.1, 1170", "0.2, 70, 1170", "0, 14, 100", "0.25, 14, 500"})
+  void theBordersOfACurtain(double seconds, double resolution, double millimetres) {
+    assertThat(needed(seconds, curtain(resolution))).isCloseTo(millimetres, within(1e-6));
+  }
+
+  @Test
+  void theSumShowsWhatWasReckonedWith() {
+    StopApproach guard = StopApproach.NONE.withKind(Kind.GUARD).withOpening(0.5);
+    var sum = SafetyDistance.needed(1.5, guard).sum().steps().get(0);
+    assertThat(sum.formula()).isEqualTo("S = K·T + C");
+    assertThat(sum.substitution()).isEqualTo("1600 mm/s·(1.5 s − 0.5 s) + 0 mm");
+    var fine = SafetyDistance.needed(0.09, curtain(14)).sum().steps().get(0);
+    assertThat(fine.formula()).isEqualTo("S = K·T + C, at least 100 mm");
+    assertThat(fine.substitution()).isEqualTo("2000 mm/s·0.09 s + 0 mm");
+  }
+
+  /** At 500 mm the fast hand still counts; at the least distance there is a time yet. */
+  @ParameterizedTest
+  @CsvSource({"500, 14, 0.25", "501, 14, 0.313125", "100, 14, 0.05", "850, 70, 0"})
+  void theLongestStopAtTheBorders(double millimetres, double resolution, double seconds) {
+    assertThat(SafetyDistance.allowed(curtain(resolution).withDistance(millimetres)).seconds())
+        .isCloseTo(seconds, within(1e-9));
+  }
+
+  @ParameterizedTest
+  @CsvSource({"-0.1", "NaN", "Infinity"})
+  void aTimeThatIsNoneIsRefused(double seconds) {
+    assertThatThrownBy(() -> needed(seconds, curtain(14))).hasMessageContaining("must end");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"0", "70.1"})
+  void aResolutionThatIsNoCurtainIsRefused(double resolution) {
+    assertThatThrownBy(() -> needed(0.1, curtain(resolution)))
+        .hasMessageContaining("over 0 to 70 mm");
+  }
+
+  @Test
+  void underTheReachOfAnArmNoStopIsShortEnough() {
+    StopApproach beams = StopApproach.NONE.withKind(Kind.BEAMS).withDistance(849);
+    assertThatThrownBy(() -> SafetyDistance.allowed(beams)).hasMessageContaining("850 mm");
+    assertThat(SafetyDistance.allowed(beams.withDistance(850)).seconds()).isZero();
+  }
 }

@@ -9,11 +9,13 @@ import org.assertj.core.data.Percentage;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.Lines;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
+import unimotus.core.machine.Wire;
 
 /** The belt's motor turns at 1500 rpm at most; its drum hangs behind a gear of 40. */
 class StopTimelineTest {
@@ -169,5 +171,103 @@ class StopTimelineTest {
     assertThatThrownBy(() -> Stops.project(Stops.TERMINAL_DRIVE, Stops.ramped(0, 5)))
         .hasMessageContaining("delay must be over 0 s")
         .hasMessageContaining("safe torque off");
+  }
+
+  @ParameterizedTest
+  @CsvSource({"-1", "NaN", "Infinity"})
+  void aSpeedThatIsNoneIsRefused(double rpm) {
+    assertThatThrownBy(() -> StopTimeline.of(ramped(5, 2.5), rpm))
+        .hasMessageContaining("over 0 rpm");
+  }
+
+  /** A stop that watches time only lets a drive that does not brake run on until the delay ends. */
+  @Test
+  void withoutBrakingItRunsOnUntilTheDelayEnds() {
+    StopTimeline timeline = StopTimeline.withoutBraking(ramped(5, 2.5));
+    double noticed = timeline.reactionSeconds();
+    assertThat(timeline.torqueOffSeconds()).isCloseTo(noticed + 5, within(1e-9));
+    assertThat(timeline.torqueOffRpm()).isCloseTo(1500, within(SLIP_RPM));
+    assertThat(timeline.phases())
+        .extracting(StopPhase::kind)
+        .containsExactly(StopPhase.Kind.REACTION, StopPhase.Kind.REACTION, StopPhase.Kind.COAST);
+    assertThat(timeline.phases().get(1).turns()).isCloseTo(25 * 5, within(0.2));
+  }
+
+  /** ½·J·ω² when the torque goes, in joules. */
+  @Test
+  void whatFrictionHasToTake() {
+    StopTimeline cut = StopTimeline.fromMaximum(ramped(2, 5));
+    double omega = cut.torqueOffRpm() * Math.PI / 30;
+    assertThat(cut.energyLeftJoules())
+        .isCloseTo(cut.load().inertiaKgM2() * omega * omega / 2, Percentage.withPercentage(1e-6));
+  }
+
+  /**
+   * Without friction, all of ½·J·ω² comes back but what motor and drive lose: P/(√3·U·I·cos φ) of
+   * the plate, and 97 % (common practice).
+   */
+  @Test
+  void withoutFrictionAllComesBackButTheLosses() {
+    Project project =
+        Stops.withLoad(
+            Stops.project(Stops.TERMINAL_DRIVE, Stops.ramped(5, 2.5)), new Load(80, 0, 0, 0, 1));
+    StopCircuit circuit = Stops.circuit(project);
+    StopTimeline timeline = StopTimeline.fromMaximum(circuit);
+    BrakingEnergy energy = BrakingEnergy.of(circuit.axis(), circuit.stop(), timeline);
+    double motor = 4000 / (Math.sqrt(3) * 400 * 8.05 * 0.81);
+    assertThat(energy.pushedJoules())
+        .isCloseTo(energy.kineticJoules(), Percentage.withPercentage(0.01));
+    assertThat(energy.returnedJoules())
+        .isCloseTo(energy.pushedJoules() * motor * 0.97, Percentage.withPercentage(0.01));
+    StopPhase ramp = timeline.phases().get(1);
+    double from = ramp.fromRpm() * Math.PI / 30;
+    double torque = timeline.load().inertiaKgM2() * (from - ramp.toRpm() * Math.PI / 30);
+    assertThat(energy.peakWatts())
+        .isCloseTo(torque / ramp.seconds() * from * motor * 0.97, Percentage.withPercentage(0.1));
+    assertThat(energy.tripVolts()).isEqualTo(800);
+    assertThat(energy.sum().steps())
+        .extracting(s -> s.substitution())
+        .contains("½·400 µF·(800² − 2·400²)");
+  }
+
+  /** A stop that does not ramp pushes nothing back. */
+  @Test
+  void withoutARampNothingComesBack() {
+    StopCircuit circuit = Stops.circuit(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY));
+    BrakingEnergy energy =
+        BrakingEnergy.of(circuit.axis(), circuit.stop(), StopTimeline.fromMaximum(circuit));
+    assertThat(energy.kineticJoules()).isZero();
+    assertThat(energy.returnedJoules()).isZero();
+    assertThat(energy.fits()).isTrue();
+  }
+
+  /** The delay of a relay counts where its late contacts feed what stops. */
+  @Test
+  void theDelayOfARelay() {
+    Project delayed =
+        Stops.project(
+            Stops.TERMINAL_DRIVE,
+            Stops.ramped(5, 2.5).withRelay(unimotus.core.link.StopRequest.RelayClass.DELAYED));
+    StopRamp silent = StopRamp.of(Stops.circuit(delayed));
+    assertThat(silent.delaySeconds()).as("of its sheet").isEqualTo(3);
+    assertThat(silent.delayedBy()).isEqualTo("38 of Belt safety relay");
+    assertThat(silent.rampSeconds()).as("nothing tells the drive to ramp").isZero();
+    assertThat(silent.isDriven()).isFalse();
+    String relay = delayed.stops().get(0).relay();
+    Project told =
+        delayed
+            .with(new Wire("x1", Lines.ref("drive:P24"), Lines.ref(relay + ":13")))
+            .with(new Wire("x2", Lines.ref(relay + ":14"), Lines.ref("drive:DI1")));
+    StopRamp ramp = StopRamp.of(Stops.circuit(told));
+    assertThat(ramp.isDriven()).as("its other contacts take the run command away").isTrue();
+    assertThat(ramp.holds()).isFalse();
+  }
+
+  @Test
+  void theRampOfTheDrive() {
+    StopRamp ramp = StopRamp.of(ramped(5, 2.5));
+    assertThat(ramp).isEqualTo(new StopRamp(2.5, 5, "drive", true));
+    StopCircuit direct = Stops.circuit(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.DIRECT));
+    assertThat(StopRamp.of(direct)).isEqualTo(new StopRamp(0, 0, "", false));
   }
 }

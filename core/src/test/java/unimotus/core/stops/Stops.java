@@ -1,5 +1,6 @@
 package unimotus.core.stops;
 
+import java.util.List;
 import java.util.function.BooleanSupplier;
 import java.util.function.DoubleConsumer;
 import unimotus.core.FixtureSheets;
@@ -15,6 +16,7 @@ import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.wiring.WiringFault;
 
 /** Stops built by intent on the shipped sheets. */
 public final class Stops {
@@ -51,6 +53,11 @@ public final class Stops {
   /** The fault run of a circuit that stops. */
   public static FaultRun run(StopCircuit circuit) {
     return FaultRun.of(circuit, StopVerdict.of(circuit));
+  }
+
+  /** A circuit with faults, in which what lies between off and on counts as on. */
+  public static StopMachine worst(StopCircuit circuit, List<WiringFault> faults) {
+    return new StopMachine(circuit, faults, Doubt.READS_ON);
   }
 
   public static FaultRun broken(
