@@ -28,7 +28,7 @@ import unimotus.core.machine.Wire;
 
 /** Relays that drop one another: a demand is through when the last has let go. */
 class RelayCascadeTest {
-  private static final int TREES = Campaign.size(400, 40);
+  private static final int TREES = Campaign.size(400, 40, 8);
 
   /** A forced contact, a relay, and the safe torque off of this drive. */
   private static final double BUTTON = 0.01;

@@ -40,7 +40,7 @@ import unimotus.core.sheet.SettingValue;
  * tick a step) on the same torque curve.
  */
 class StoppingTimeTest {
-  private static final int AXES = Campaign.size(500, 150);
+  private static final int AXES = Campaign.size(500, 150, 6);
   private static final double RUNS_SECONDS = 60;
   private static final double STEP_SECONDS = Bench.TICK_SECONDS / 10;
 

@@ -24,7 +24,7 @@ import unimotus.core.stops.StopTimeline;
  * supply split in two with joined zeros, other names, another order of wires.
  */
 class SamePanelTest {
-  private static final int PANELS = Campaign.size(300, 30);
+  private static final int PANELS = Campaign.size(300, 30, 3);
 
   /** What is told of a stop. */
   private record Told(

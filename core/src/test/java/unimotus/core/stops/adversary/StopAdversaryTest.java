@@ -18,7 +18,7 @@ import unimotus.core.stops.StopOutcome;
  * graph. Whole with {@code ./run-tests --full}, small else; figures in docs/truth.md.
  */
 class StopAdversaryTest {
-  private static final int CIRCUITS = Campaign.size(20_000, 1_500);
+  private static final int CIRCUITS = Campaign.size(20_000, 1_500, 60);
 
   private static Panel panel(int number) {
     return PanelMaker.panel(new Random(number * 7919L + 13), number % 3);
