@@ -37,4 +37,7 @@ module unimotus.core {
   exports unimotus.core.wiring;
   exports unimotus.core.stops;
   exports unimotus.core.safety;
+  exports unimotus.core.way;
+
+  uses unimotus.core.way.WayOfCommand;
 }

@@ -74,6 +74,20 @@ class LayeringTest {
           .dependOnClassesThat()
           .haveFullyQualifiedName("java.lang.Thread");
 
+  /** Found by their interface alone: what is on an axis is asked of the link, not of its class. */
+  @ArchTest
+  static final ArchRule NOBODY_KNOWS_A_WAY_OF_COMMAND =
+      noClasses()
+          .that()
+          .resideOutsideOfPackage("unimotus.core.way.*..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAPackage("unimotus.core.way.*..");
+
+  @ArchTest
+  static final ArchRule WAYS_KNOW_NOTHING_OF_EACH_OTHER =
+      slices().matching("unimotus.core.way.(*)..").should().notDependOnEachOther();
+
   @ArchTest
   static final ArchRule NO_CYCLES_IN_CORE =
       slices().matching("unimotus.core.(*)..").should().beFreeOfCycles();

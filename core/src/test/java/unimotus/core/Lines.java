@@ -1,5 +1,6 @@
 package unimotus.core;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import unimotus.core.link.LinkKind;
@@ -16,6 +17,7 @@ import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
 import unimotus.core.sheet.SheetCatalogue;
 
 /** One axis of fixture devices, to be wired by intent. */
@@ -78,6 +80,25 @@ public final class Lines {
 
   public static AxisAssembly axis(Project project) {
     return axis(SHEETS, project);
+  }
+
+  /** With more wires, such as {@code drive:P24 – drive:STO1}. */
+  public static Project plus(Project project, String... wires) {
+    Project next = project;
+    for (String wire : wires) {
+      String[] ends = wire.split(" – ");
+      next = next.with(new Wire("x" + next.wires().size(), ref(ends[0]), ref(ends[1])));
+    }
+    return next;
+  }
+
+  /** Without the wires on a terminal, of which there is one at least. */
+  public static Project minus(Project project, String terminal) {
+    List<Wire> rest = new ArrayList<>(project.wires());
+    if (!rest.removeIf(w -> w.touches(ref(terminal)))) {
+      throw new IllegalArgumentException("no wire on " + terminal);
+    }
+    return project.withWires(rest);
   }
 
   public static TerminalRef ref(String text) {

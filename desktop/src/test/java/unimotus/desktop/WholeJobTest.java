@@ -10,13 +10,13 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.Timeout;
 import org.testfx.api.FxRobot;
-import unimotus.core.detective.Cause;
 import unimotus.core.finding.Severity;
 import unimotus.core.path.Station;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Verdict.Outcome;
+import unimotus.core.way.analog.AnalogCause;
 import unimotus.formats.project.ProjectFile;
 import unimotus.workbench.Evidence;
 
@@ -159,7 +159,7 @@ class WholeJobTest extends WindowTest {
     assertThat(evidence().proof().state()).isEqualTo(AxisProof.State.DIFFERS);
     assertThat(evidence().diagnosis().suspicions().get(0).cause())
         .as("the detective names the live zero")
-        .isEqualTo(Cause.DRIVE_DEAD_ZERO);
+        .isEqualTo(AnalogCause.DRIVE_DEAD_ZERO);
     assertThat(
             robot
                 .lookup("#detective")

@@ -12,7 +12,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.analog.SignalRange;
-import unimotus.core.detective.Cause;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Mechanics;
@@ -22,6 +21,7 @@ import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.way.analog.AnalogCause;
 import unimotus.formats.sheet.SheetLibrary;
 
 /** From an empty project to a proven axis, without the window. */
@@ -151,7 +151,8 @@ class AxisDraftTest {
     measure("ref0.frequency", "10 Hz");
     measure("ref50.frequency", "30 Hz");
     assertThat(evidence().proof().state()).isEqualTo(AxisProof.State.DIFFERS);
-    assertThat(evidence().diagnosis().suspicions().get(0).cause()).isEqualTo(Cause.DRIVE_DEAD_ZERO);
+    assertThat(evidence().diagnosis().suspicions().get(0).cause())
+        .isEqualTo(AnalogCause.DRIVE_DEAD_ZERO);
     Progress progress =
         Progress.of(
             session.review().axis("belt").orElseThrow(),

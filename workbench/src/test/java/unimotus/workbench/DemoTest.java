@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
-import unimotus.core.detective.Cause;
+import unimotus.core.detective.AxisCause;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
@@ -66,7 +66,7 @@ class DemoTest {
     Evidence evidence = evidence("drying-fan");
     assertThat(evidence.proof().count(Verdict.Outcome.STALE)).isZero();
     assertThat(evidence.proof().count(Verdict.Outcome.DIFFERS)).isEqualTo(1);
-    assertThat(evidence.diagnosis().suspicions().get(0).cause()).isEqualTo(Cause.MAXIMUM_CLAMP);
+    assertThat(evidence.diagnosis().suspicions().get(0).cause()).isEqualTo(AxisCause.MAXIMUM_CLAMP);
   }
 
   @Test

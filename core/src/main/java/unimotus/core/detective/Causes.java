@@ -7,27 +7,20 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
-import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import unimotus.core.path.FrequencyLimits;
-import unimotus.core.path.GearStage;
-import unimotus.core.path.MotorPoles;
+import unimotus.core.path.MotorLink;
 import unimotus.core.path.ProgramScale;
 import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
-import unimotus.core.path.SlipStage;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
 
 /** The path as it would be under each cause; those of the link stand in classes of their own. */
 final class Causes {
-  /** Frequencies drives and motors are set to (common practice). */
-  static final double[] USUAL_HERTZ = {40, 45, 50, 60, 87, 100, 120};
-
   private static final double[] USUAL_FLOORS = {5, 10, 15, 20, 25, 30};
   private static final double[] NEAT_RATIOS = {0.1, 0.25, 0.5, 0.8, 1.25, 2, 4, 5, 10};
-  private static final double[] SLIP_FACTORS = {2, 3, 4};
   private static final double[] DECIMALS = {0.01, 0.1, 10, 100};
 
   private final SignalPath path;
@@ -40,8 +33,25 @@ final class Causes {
     this.clues = new Clues(path, clues);
   }
 
+  /** All that can be wrong here: what any axis has, then what its way of command has. */
+  List<Cause> all() {
+    List<Cause> all = new ArrayList<>(List.of(AxisCause.values()));
+    if (link instanceof SuspectLink suspect) {
+      all.addAll(suspect.causes());
+    }
+    return all;
+  }
+
   /** The variants of a cause on this path; empty where it cannot occur here. */
   List<Variant> variants(Cause cause) {
+    return cause instanceof AxisCause shared ? variants(shared) : ofTheLink(cause);
+  }
+
+  private List<Variant> ofTheLink(Cause cause) {
+    return link instanceof SuspectLink suspect ? suspect.variants(cause, clues) : List.of();
+  }
+
+  private List<Variant> variants(AxisCause cause) {
     return switch (cause) {
       case AS_DESIGNED -> List.of(Variant.of("", path));
       case IMPLIED_DECIMALS ->
@@ -73,17 +83,14 @@ final class Causes {
           Stream.of("ready", "running")
               .map(s -> Variant.told("", path, Map.of(Predictor.OPEN_STATUS, s)))
               .toList();
-      case POLES -> poles();
-      case SIGN -> List.of(Variant.of("", path.with(turned())));
+      case POLES -> ofMotor(path.motor().misread());
+      case SIGN -> List.of(Variant.of("", path.with(path.motor().turned())));
       case GEAR -> gear();
-      case SLIP ->
-          each(
-              SLIP_FACTORS,
-              f -> Variant.of("%s times the slip".formatted(text(f)), path.with(slip(f))));
+      case SLIP -> ofMotor(path.motor().sagging());
       case RAMP_TIME -> rampTime();
       case LOAD_OTHERWISE -> load();
       case NOT_EXPLAINED -> List.of();
-      default -> ofTheLink(cause);
+      case DRIVE_SPAN -> ofTheLink(cause);
     };
   }
 
@@ -98,15 +105,6 @@ final class Causes {
     return new Variant("", path.with(link.standingAt(0)), false, all, scaled);
   }
 
-  private List<Variant> ofTheLink(Cause cause) {
-    return Stream.concat(
-            path.analog().stream()
-                .flatMap(a -> new AnalogCauses(a, clues).variants(cause).stream()),
-            path.register().stream()
-                .flatMap(r -> new RegisterCauses(r, clues).variants(cause).stream()))
-        .toList();
-  }
-
   private ProgramScale decimals(double factor) {
     ProgramScale s = path.scale();
     return new ProgramScale(
@@ -117,7 +115,7 @@ final class Causes {
     double least = link.limits().minimumHertz();
     double top = link.frequencyAtFullHertz() - 0.5;
     Stream<Variant> usual =
-        Arrays.stream(USUAL_HERTZ)
+        FrequencyLimits.usualHertz()
             .filter(limit -> limit < top)
             .mapToObj(limit -> Variant.of(at(limit), path.with(link.limited(least, limit))));
     Stream<Variant> seen =
@@ -157,36 +155,28 @@ final class Causes {
         .toList();
   }
 
-  private List<Variant> poles() {
-    MotorPoles designed = path.poles();
-    return IntStream.of(2, 4, 6, 8)
-        .filter(p -> p != designed.poles())
-        .mapToObj(
-            p ->
-                Variant.of(
-                    "%d instead of %d".formatted(p, designed.poles()),
-                    path.with(new MotorPoles(p, designed.direction(), designed.maximumHertz()))))
+  private List<Variant> ofMotor(Map<String, MotorLink> others) {
+    return others.entrySet().stream()
+        .map(o -> Variant.of(o.getKey(), path.with(o.getValue())))
         .toList();
   }
 
-  private MotorPoles turned() {
-    MotorPoles p = path.poles();
-    return new MotorPoles(p.poles(), -p.direction(), p.maximumHertz());
-  }
-
   private List<Variant> gear() {
-    double designed = path.gear().ratio();
+    double designed = path.mechanics().gear().ratio();
     OptionalDouble seen = clues.ratio(Station.MACHINE);
     return Stream.concat(
             Arrays.stream(NEAT_RATIOS)
                 .mapToObj(
                     f ->
-                        Variant.of("machine × " + text(f), path.with(new GearStage(designed / f)))),
+                        Variant.of(
+                            "machine × " + text(f),
+                            path.with(path.mechanics().withRatio(designed / f)))),
             seen.stream()
                 .mapToObj(
                     f ->
                         Variant.fitted(
-                            "machine × " + text(f), path.with(new GearStage(designed / f)))))
+                            "machine × " + text(f),
+                            path.with(path.mechanics().withRatio(designed / f)))))
         .toList();
   }
 
@@ -214,11 +204,6 @@ final class Causes {
   private Variant times(Map<String, Double> scaled) {
     return Variant.timed(
         "%s times as long".formatted(text(scaled.values().iterator().next())), path, scaled);
-  }
-
-  private SlipStage slip(double factor) {
-    SlipStage s = path.slip();
-    return new SlipStage(s.ratedSlipRpm() * factor, s.ratedTorqueNewtonMetres(), s.load(), false);
   }
 
   private static List<Variant> each(double[] values, DoubleFunction<Variant> variant) {

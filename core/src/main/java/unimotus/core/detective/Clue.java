@@ -39,12 +39,13 @@ public record Clue(Prediction prediction, Reading reading) {
     return reading.amount() != null;
   }
 
-  double measured() {
+  /** The number that was read; not-a-number where a word was. */
+  public double measured() {
     return reading.amount() == null ? Double.NaN : reading.amount();
   }
 
   /** What {@code path} predicts for this clue; not-a-number where it is not on the path. */
-  double predictedBy(SignalPath path) {
+  public double predictedBy(SignalPath path) {
     Station station = prediction.station();
     return station == null ? Double.NaN : path.value(station, prediction.number());
   }

@@ -12,28 +12,28 @@ import unimotus.core.proof.Predictor;
 import unimotus.core.proof.StopPredictions;
 
 /** What the readings of a path say together. */
-record Clues(SignalPath path, List<Clue> all) {
+public record Clues(SignalPath path, List<Clue> all) {
   private static final Station[] SHOWING_HERTZ = {
     Station.FREQUENCY, Station.SHAFT, Station.MACHINE
   };
 
   /** The readings of one station. */
-  List<Clue> at(Station station) {
+  public List<Clue> at(Station station) {
     return all.stream().filter(c -> c.prediction().station() == station).toList();
   }
 
   /** The output frequencies that were read, or that shaft and machine speeds were read at. */
-  DoubleStream hertz() {
+  public DoubleStream hertz() {
     return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(this::hertz);
   }
 
   /** Greatest frequency seen, once for each station it was seen at: display, shaft, machine. */
-  DoubleStream mostHertz() {
+  public DoubleStream mostHertz() {
     return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(s -> hertz(s).max().stream());
   }
 
   /** Least frequency seen, once for each station it was seen at. */
-  DoubleStream leastHertz() {
+  public DoubleStream leastHertz() {
     return Arrays.stream(SHOWING_HERTZ).flatMapToDouble(s -> hertz(s).min().stream());
   }
 
@@ -49,17 +49,17 @@ record Clues(SignalPath path, List<Clue> all) {
     return switch (station) {
       case FREQUENCY -> clue.measured();
       case SHAFT -> atShaft(clue.measured());
-      case MACHINE -> atShaft(path.gear().inverse(path.product().inverse(clue.measured())));
+      case MACHINE -> atShaft(path.mechanics().shaftRpm(clue.measured()));
       default -> Double.NaN;
     };
   }
 
   private double atShaft(double rpm) {
-    return path.poles().inverse(path.slip().inverse(rpm));
+    return path.motor().hertz(rpm);
   }
 
   /** Median of measured over predicted at a station; empty where nothing was measured there. */
-  OptionalDouble ratio(Station station) {
+  public OptionalDouble ratio(Station station) {
     return median(
         at(station).stream()
             .filter(c -> Math.abs(c.predictedBy(path)) > 5 * c.tolerance())
@@ -68,7 +68,7 @@ record Clues(SignalPath path, List<Clue> all) {
   }
 
   /** Measured over expected of these predictions, by key; those that were not read left out. */
-  Map<String, Double> ratios(List<String> keys) {
+  public Map<String, Double> ratios(List<String> keys) {
     Map<String, Double> ratios = new TreeMap<>();
     for (Clue clue : all) {
       if (keys.contains(clue.prediction().key()) && clue.isNumber()) {
@@ -115,7 +115,7 @@ record Clues(SignalPath path, List<Clue> all) {
   }
 
   /** The value in the middle; empty where there is none. */
-  static OptionalDouble median(DoubleStream values) {
+  public static OptionalDouble median(DoubleStream values) {
     double[] sorted = values.sorted().toArray();
     if (sorted.length == 0) {
       return OptionalDouble.empty();

@@ -76,7 +76,7 @@ public final class Detective {
     }
     List<Scored> scored = new ArrayList<>();
     Causes causes = new Causes(path, clues);
-    for (Cause cause : Cause.values()) {
+    for (Cause cause : causes.all()) {
       best(cause, causes.variants(cause)).ifPresent(scored::add);
     }
     Scored nothing = unexplained();
@@ -120,13 +120,13 @@ public final class Detective {
 
   private Scored unexplained() {
     double even = clues.stream().mapToDouble(c -> Math.log(evenDensity.get(c))).sum();
-    Cause none = Cause.NOT_EXPLAINED;
+    Cause none = AxisCause.NOT_EXPLAINED;
     return new Scored(none, null, null, Math.log(none.weight()) + even, 0);
   }
 
   /** So many readings may contradict a cause that is still believed; the design allows none. */
   private int allowed(Cause cause) {
-    return cause == Cause.AS_DESIGNED ? 0 : clues.size() / READINGS_A_SLIP;
+    return cause == AxisCause.AS_DESIGNED ? 0 : clues.size() / READINGS_A_SLIP;
   }
 
   /**
@@ -163,7 +163,7 @@ public final class Detective {
   /** Two faults at once that explain what no single one does; empty where none do. */
   private Optional<List<Scored>> pairs(Causes causes) {
     Map<Set<Cause>, Scored> best = new HashMap<>();
-    for (Cause first : Cause.values()) {
+    for (Cause first : causes.all()) {
       if (!first.isFault()) {
         continue;
       }
@@ -180,7 +180,7 @@ public final class Detective {
 
   private void seconds(Cause first, int firsts, Variant under, Map<Set<Cause>, Scored> best) {
     Causes on = new Causes(under.path(), clues);
-    for (Cause second : Cause.values()) {
+    for (Cause second : on.all()) {
       if (!second.isFault() || second == first || hides(first, second)) {
         continue;
       }
@@ -312,7 +312,7 @@ public final class Detective {
 
   /** Where the permission is missing no number of the path helps: a terminal is to be probed. */
   private Optional<NextMeasurement> probe(Suspicion leading, Set<String> read) {
-    if (leading.cause() != Cause.NOT_PERMITTED) {
+    if (leading.cause() != AxisCause.NOT_PERMITTED) {
       return Optional.empty();
     }
     return predictions.stream()

@@ -28,12 +28,12 @@ public record Variant(
   }
 
   /** A variant with given numbers. */
-  static Variant of(String text, SignalPath path) {
+  public static Variant of(String text, SignalPath path) {
     return new Variant(text, path, false, Map.of(), Map.of());
   }
 
   /** A variant whose number comes from the readings. */
-  static Variant fitted(String text, SignalPath path) {
+  public static Variant fitted(String text, SignalPath path) {
     return new Variant(text, path, true, Map.of(), Map.of());
   }
 

@@ -14,7 +14,6 @@ import unimotus.core.settings.LinkChecks;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
-import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.Installation;
 import unimotus.core.wiring.Meanings;
@@ -53,9 +52,6 @@ public final class DiscreteChecks {
     checks.found.addAll(LoadChecks.check(axis, checks.table));
     checks.found.addAll(FailSafeChecks.check(axis));
     checks.checkRestart();
-    if (!LinkChecks.isCommandedByLink(axis)) {
-      checks.checkReferenceWires();
-    }
     return checks.found;
   }
 
@@ -220,47 +216,6 @@ public final class DiscreteChecks {
           "Nobody near the machine expects a start when the mains come back.",
           "Block the restart, use three-wire control, or have the controller drop the run command on power loss.");
     }
-  }
-
-  private void checkReferenceWires() {
-    String output = axis.axis().reference().output();
-    String input = axis.axis().reference().input();
-    if (output == null || input == null) {
-      addReference(
-          "no %s is chosen for the reference"
-              .formatted(output == null ? "output point" : "drive input"));
-      return;
-    }
-    boolean signal = nets.joined(terminals.onController(output), terminals.onDrive(input));
-    boolean back =
-        commonOf(axis.controllerSheet().terminal(output))
-            .map(terminals::onController)
-            .flatMap(
-                c ->
-                    commonOf(axis.driveSheet().terminal(input))
-                        .map(terminals::onDrive)
-                        .map(d -> nets.joined(c, d)))
-            .orElse(false);
-    if (!signal) {
-      addReference(
-          "%s of the controller and %s of the drive are not joined".formatted(output, input));
-    } else if (!back) {
-      addReference("the returns of %s and %s are not joined".formatted(output, input));
-    }
-  }
-
-  private static Optional<String> commonOf(Optional<Terminal> terminal) {
-    return terminal.map(Terminal::common);
-  }
-
-  private void addReference(String seen) {
-    add(
-        Severity.ERROR,
-        Rule.REFERENCE_UNWIRED,
-        "wires/reference",
-        seen,
-        "The speed stays at its minimum, or drifts with whatever the open input picks up.",
-        "Wire signal and return, as a shielded pair.");
   }
 
   private static String names(List<TerminalRef> refs) {

@@ -24,11 +24,9 @@ public final class PathChecks {
     this.findings = new PathFindings(axis);
   }
 
-  /** Findings of one axis; possibly empty. */
+  /** Findings of one axis, those of its link apart; possibly empty. */
   public static List<Finding> check(AxisAssembly axis, SignalPath path) {
     PathChecks checks = new PathChecks(axis, path);
-    path.analog().ifPresent(a -> new AnalogPathChecks(axis, a, checks.findings).check());
-    path.register().ifPresent(r -> new RegisterPathChecks(axis, r, checks.findings).check());
     checks.checkMachineSpeed();
     checks.checkAnswer();
     return checks.findings.found();
@@ -36,12 +34,7 @@ public final class PathChecks {
 
   private void checkMachineSpeed() {
     double straight =
-        path.product()
-            .forward(
-                path.gear()
-                    .forward(
-                        path.slip()
-                            .forward(path.poles().forward(path.link().frequencyAtFullHertz()))));
+        path.mechanics().machine(path.motor().shaftRpm(path.link().frequencyAtFullHertz()));
     double meant = axis.axis().reference().speedAtFull();
     if (Math.abs(Math.abs(straight) - Math.abs(meant)) > SAME_SPEED * Math.abs(meant)) {
       findings.add(

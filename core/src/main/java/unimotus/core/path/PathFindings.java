@@ -15,29 +15,33 @@ import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 
 /** What the checks of one path have found, and the words they share. */
-final class PathFindings {
+public final class PathFindings {
   /** Frequencies this close are the same. */
-  static final double SAME_HERTZ = 0.05;
+  public static final double SAME_HERTZ = 0.05;
 
   private final AxisAssembly axis;
   private final List<Finding> found = new ArrayList<>();
 
-  PathFindings(AxisAssembly axis) {
+  /** None yet. */
+  public PathFindings(AxisAssembly axis) {
     this.axis = axis;
   }
 
-  List<Finding> found() {
+  /** What was found so far; possibly empty. */
+  public List<Finding> found() {
     return found;
   }
 
-  void add(Severity severity, Rule rule, String place, String seen, String why, String remedy) {
+  /** Adds a finding at a place of the axis. */
+  public void add(
+      Severity severity, Rule rule, String place, String seen, String why, String remedy) {
     found.add(
         new Finding(
             severity, rule, "axis/%s/%s".formatted(axis.axis().id(), place), seen, why, remedy));
   }
 
   /** Says that the steps of a link are coarser than the speed that is wanted, where they are. */
-  void addResolution(double percentStep, String remedy) {
+  public void addResolution(double percentStep, String remedy) {
     double span =
         Math.abs(axis.axis().reference().speedAtFull() - axis.axis().reference().speedAtZero());
     double step = span * percentStep / 100;
@@ -54,7 +58,7 @@ final class PathFindings {
   }
 
   /** Says that a reference runs beyond the drive's maximum, where it does. */
-  void addClamped(double beginsHertz, double endsHertz, double mostHertz) {
+  public void addClamped(double beginsHertz, double endsHertz, double mostHertz) {
     if (endsHertz > mostHertz + SAME_HERTZ) {
       double share = (mostHertz - beginsHertz) / (endsHertz - beginsHertz);
       add(
@@ -69,7 +73,7 @@ final class PathFindings {
   }
 
   /** Says that a drive lifts low references to its minimum, where it does. */
-  void addFloor(double beginsHertz, double leastHertz) {
+  public void addFloor(double beginsHertz, double leastHertz) {
     if (leastHertz > beginsHertz + SAME_HERTZ) {
       add(
           Severity.WARNING,
@@ -82,13 +86,24 @@ final class PathFindings {
     }
   }
 
+  /** Says that a reference does not reach the drive over its wires. */
+  public void addUnwired(String seen) {
+    add(
+        Severity.ERROR,
+        Rule.REFERENCE_UNWIRED,
+        "wires/reference",
+        seen,
+        "The speed stays at its minimum, or drifts with whatever the open input picks up.",
+        "Wire signal and return, as a shielded pair.");
+  }
+
   /** A machine speed with its unit. */
-  String speed(double value) {
+  public String speed(double value) {
     return text(value, axis.axis().mechanics().unit());
   }
 
   /** Code and name of a setting of a terminal. */
-  String code(SettingRole role, @Nullable String terminal) {
+  public String code(SettingRole role, @Nullable String terminal) {
     return terminal == null
         ? role.name()
         : axis.driveSheet()
@@ -98,7 +113,7 @@ final class PathFindings {
   }
 
   /** Where a setting of the drive stands. */
-  String setting(SettingRole role, String otherwise) {
+  public String setting(SettingRole role, String otherwise) {
     return "drive/"
         + axis.driveSheet().setting(role).map(SettingDefinition::code).orElse(otherwise);
   }

@@ -1,18 +1,31 @@
 package unimotus.core.path;
 
 import java.util.List;
+import java.util.OptionalDouble;
 
-/** How the reference comes from the program's percent to the drive's output frequency. */
-public sealed interface ReferenceLink permits AnalogLink, RegisterLink {
+/**
+ * How the reference comes from the program's percent to the drive's output frequency. Each way of
+ * command has its own, in a package of its own; nobody else asks which it is.
+ */
+public interface ReferenceLink {
 
   /** Its stages, from {@link Station#PERCENT} to {@link Station#FREQUENCY}. */
   List<Stage> stages();
+
+  /** What it is called beside the line, such as {@code 4-20 mA}; empty while nothing is chosen. */
+  String label();
+
+  /** What carries the value that stands at a station to the next one. */
+  Carrier carrier(Station from);
 
   /** Greatest frequency the drive allows. */
   double maximumHertz();
 
   /** Frequency meant by 100 %, the drive's limits left aside. */
   double frequencyAtFullHertz();
+
+  /** Least percent that can be sent; negative where it takes both signs. */
+  double leastPercent();
 
   /** Whether what goes into {@code stage} is taken for a lost signal on which the drive stops. */
   boolean isLost(Stage stage, double in);
@@ -25,4 +38,14 @@ public sealed interface ReferenceLink permits AnalogLink, RegisterLink {
 
   /** The limits in the drive. */
   FrequencyLimits limits();
+
+  /**
+   * The number at {@link Station#COUNTS} that stands for a reference read back over the bus; empty
+   * where the reference does not go over it.
+   *
+   * @param meant the reference in the unit of its register
+   */
+  default OptionalDouble readBack(double meant) {
+    return OptionalDouble.empty();
+  }
 }

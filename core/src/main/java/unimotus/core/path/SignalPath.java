@@ -2,7 +2,6 @@ package unimotus.core.path;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.quantity.MeasureUnit;
 
@@ -11,20 +10,16 @@ import unimotus.core.quantity.MeasureUnit;
  * exchanged, which is how faults are tried out.
  *
  * @param scale the program's number to percent
- * @param link percent to output frequency, over wires or registers
- * @param poles frequency to synchronous speed
- * @param slip synchronous to shaft speed
- * @param gear shaft to gear output
- * @param product gear output to machine speed
+ * @param link percent to output frequency, by the way of command
+ * @param motor output frequency to shaft speed
+ * @param mechanics shaft to machine speed
  * @param answer the way back, null where the axis has none
  */
 public record SignalPath(
     ProgramScale scale,
     ReferenceLink link,
-    MotorPoles poles,
-    SlipStage slip,
-    GearStage gear,
-    ProductStage product,
+    MotorLink motor,
+    GearTrain mechanics,
     @Nullable AnswerPath answer) {
 
   /** The stages of the way forth, in order. */
@@ -32,7 +27,8 @@ public record SignalPath(
     List<Stage> stages = new ArrayList<>();
     stages.add(scale);
     stages.addAll(link.stages());
-    stages.addAll(List.of(poles, slip, gear, product));
+    stages.addAll(motor.stages());
+    stages.addAll(mechanics.stages());
     return stages;
   }
 
@@ -51,16 +47,6 @@ public record SignalPath(
         .findFirst()
         .map(Stage::unit)
         .orElseThrow(() -> none(station));
-  }
-
-  /** The analog link; empty where the reference comes another way. */
-  public Optional<AnalogLink> analog() {
-    return link instanceof AnalogLink a ? Optional.of(a) : Optional.empty();
-  }
-
-  /** The link over a register; empty where the reference comes another way. */
-  public Optional<RegisterLink> register() {
-    return link instanceof RegisterLink r ? Optional.of(r) : Optional.empty();
   }
 
   /** Whether the path has this station; those of the link and the answer are optional. */
@@ -182,26 +168,21 @@ public record SignalPath(
 
   /** This path with another program scale. */
   public SignalPath with(ProgramScale next) {
-    return new SignalPath(next, link, poles, slip, gear, product, answer);
+    return new SignalPath(next, link, motor, mechanics, answer);
   }
 
   /** This path with another link. */
   public SignalPath with(ReferenceLink next) {
-    return new SignalPath(scale, next, poles, slip, gear, product, answer);
+    return new SignalPath(scale, next, motor, mechanics, answer);
   }
 
-  /** This path with other poles or phase order. */
-  public SignalPath with(MotorPoles next) {
-    return new SignalPath(scale, link, next, slip, gear, product, answer);
+  /** This path with another motor. */
+  public SignalPath with(MotorLink next) {
+    return new SignalPath(scale, link, next, mechanics, answer);
   }
 
-  /** This path with another slip. */
-  public SignalPath with(SlipStage next) {
-    return new SignalPath(scale, link, poles, next, gear, product, answer);
-  }
-
-  /** This path with another gear. */
-  public SignalPath with(GearStage next) {
-    return new SignalPath(scale, link, poles, slip, next, product, answer);
+  /** This path with other mechanics. */
+  public SignalPath with(GearTrain next) {
+    return new SignalPath(scale, link, motor, next, answer);
   }
 }

@@ -10,21 +10,7 @@ import unimotus.core.quantity.MeasureUnit;
  * <p>{@link #forward} is what really happens, with steps, limits and signs; {@link #inverse} undoes
  * the straight part of it, so that a wanted value can be traced back.
  */
-public sealed interface Stage
-    permits ProgramScale,
-        ProgramCounts,
-        OutputModule,
-        DriveInput,
-        DriveReference,
-        ProgramRegister,
-        DriveRegister,
-        MotorPoles,
-        SlipStage,
-        GearStage,
-        ProductStage,
-        DriveAnswer,
-        AnswerModule,
-        AnswerProgram {
+public interface Stage {
 
   /** The station whose value goes in. */
   Station from();

@@ -67,23 +67,15 @@ public record Obstacles(List<String> signal, List<String> motion) {
       Reference reference, SignalPath path, List<Finding> findings, List<JudgedStop> stops) {
     List<String> signal = new ArrayList<>();
     List<String> motion = new ArrayList<>();
-    boolean analog = path.analog().isPresent();
-    if (analog && reference.output() == null) {
-      signal.add("no output point is chosen for the reference");
-    }
-    if (analog && reference.input() == null) {
-      motion.add("no input of the drive is chosen for the reference");
-    }
+    ReadableLink link = ReadableLink.of(path);
+    link.unsent(reference).ifPresent(signal::add);
+    link.unreceived(reference).ifPresent(motion::add);
     for (Finding finding : findings) {
       boolean error = finding.severity() == Severity.ERROR;
       if (error && NO_MOTION.contains(finding.rule())) {
         motion.add(finding.seen());
       }
-      // An open loop carries nothing; a voltage stands at the output all the same.
-      boolean loop = path.analog().filter(a -> a.module().range().isCurrent()).isPresent();
-      boolean unloaded =
-          finding.rule() == Rule.BURDEN || (loop && finding.rule() == Rule.REFERENCE_UNWIRED);
-      if (error && unloaded) {
+      if (error && link.isSilencedBy(finding)) {
         signal.add(finding.seen());
       }
     }

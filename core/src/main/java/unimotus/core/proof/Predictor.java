@@ -10,10 +10,8 @@ import static unimotus.core.proof.Part.WIRES;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
-import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
@@ -22,9 +20,6 @@ import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
-import unimotus.core.path.AnalogLink;
-import unimotus.core.path.OutputModule;
-import unimotus.core.path.RegisterLink;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
@@ -86,13 +81,15 @@ public final class Predictor {
   private final Obstacles obstacles;
   private final List<Prediction> predictions = new ArrayList<>();
 
-  /** The solved wires; null where the path alone is asked, or there is no analog signal. */
-  private @Nullable SolvedReference solved;
+  private final ReadableLink link;
+  private final ReadableLink.LinkReadings readings;
 
-  private Predictor(AxisAssembly axis, SignalPath path, Obstacles obstacles) {
+  private Predictor(AxisAssembly axis, SignalPath path, Obstacles obstacles, boolean asWired) {
     this.axis = axis;
     this.path = path;
     this.obstacles = obstacles;
+    this.link = ReadableLink.of(path);
+    this.readings = link.readings(axis, path, asWired);
   }
 
   /** All predictions of an axis of which no finding is known, in the order of proving. */
@@ -108,8 +105,7 @@ public final class Predictor {
    */
   public static List<Prediction> predict(
       AxisAssembly axis, SignalPath path, List<JudgedStop> stops, Obstacles obstacles) {
-    Predictor predictor = new Predictor(axis, path, obstacles);
-    predictor.solved = path.analog().flatMap(a -> SolvedReference.of(axis, a)).orElse(null);
+    Predictor predictor = new Predictor(axis, path, obstacles, true);
     predictor.permission();
     predictor.predictions.addAll(StopPredictions.beforeMotion(stops));
     if (!obstacles.hinderMotion()) {
@@ -127,7 +123,7 @@ public final class Predictor {
 
   /** A live zero that never arrives: the drive shows a fault whatever it is permitted. */
   private void trip() {
-    if (solved == null || !solved.trips()) {
+    if (!readings.trips()) {
       return;
     }
     predictions.removeIf(
@@ -145,7 +141,7 @@ public final class Predictor {
 
   /** The predictions of the references alone; what the detective works on. */
   public static List<Prediction> references(AxisAssembly axis, SignalPath path) {
-    Predictor predictor = new Predictor(axis, path, Obstacles.NONE);
+    Predictor predictor = new Predictor(axis, path, Obstacles.NONE, false);
     predictor.direction();
     REFERENCES.forEach(predictor::reference);
     return List.copyOf(predictor.predictions);
@@ -222,37 +218,24 @@ public final class Predictor {
   private void reference(int percent) {
     double number = path.scale().inverse(percent);
     if (!obstacles.hinderSignal()) {
-      path.analog().ifPresent(a -> analog(a, percent, number));
-      path.register().ifPresent(r -> register(r, percent, number));
+      readings.at(number).forEach(r -> add(percent, number, r));
     }
     if (!obstacles.hinderMotion()) {
-      speeds(percent, number, asReceived(number));
+      speeds(percent, number, readings.received(number));
     }
   }
 
-  /**
-   * The number whose signal the drive's input really receives: the same, unless the solved wires
-   * carry less or more than the tolerance.
-   */
-  private double asReceived(double number) {
-    AnalogLink link = path.analog().orElse(null);
-    if (solved == null || link == null) {
-      return number;
-    }
-    double sent = path.value(Station.SIGNAL, number);
-    return solved
-        .at(sent)
-        .filter(s -> s.received().isPresent())
-        .map(s -> s.received().getAsDouble())
-        .filter(r -> Math.abs(r - sent) > signalTolerance(link))
-        .map(r -> path.scale().inverse(link.counts().inverse(link.module().inverse(r))))
-        .orElse(number);
-  }
-
-  private static double signalTolerance(AnalogLink link) {
-    OutputModule module = link.module();
-    double span = module.range().high() - Math.max(0, module.range().low());
-    return Tolerances.signal(span, module.step());
+  private void add(int percent, double number, LinkReading read) {
+    add(
+        percent,
+        number,
+        read.value(),
+        read.station(),
+        read.title(),
+        read.tolerance(),
+        read.where(),
+        read.instrument(),
+        read.parts());
   }
 
   private void speeds(int percent, double number, double received) {
@@ -261,18 +244,19 @@ public final class Predictor {
         number,
         path.value(Station.FREQUENCY, received),
         Station.FREQUENCY,
+        "frequency on the display",
         Tolerances.frequency(path.link().maximumHertz()),
         "drive's display",
         "drive's display",
         EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE));
-    double slip =
-        Math.abs(path.value(Station.SYNCHRONOUS, received) - path.value(Station.SHAFT, received));
-    double shaft = Tolerances.shaft(path.poles().high(), slip);
+    double lag = path.motor().lagRpm(path.value(Station.FREQUENCY, received));
+    double shaft = Tolerances.shaft(path.motor().topRpm(), lag);
     add(
         percent,
         number,
         path.value(Station.SHAFT, received),
         Station.SHAFT,
+        "speed of the motor shaft",
         shaft,
         "motor shaft",
         "hand tachometer",
@@ -282,52 +266,11 @@ public final class Predictor {
         number,
         path.value(Station.MACHINE, received),
         Station.MACHINE,
-        Tolerances.machine(path.product().forward(path.gear().forward(shaft))),
+        "speed of the machine",
+        Tolerances.machine(path.mechanics().machine(shaft)),
         "machine",
         "tachometer or tape and watch",
         EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS));
-  }
-
-  private void analog(AnalogLink link, int percent, double number) {
-    add(
-        percent,
-        number,
-        path.value(Station.COUNTS, number),
-        Station.COUNTS,
-        1,
-        "controller's online view",
-        "programming device",
-        EnumSet.of(PROGRAM));
-    OutputModule module = link.module();
-    double sent = path.value(Station.SIGNAL, number);
-    double tolerance = signalTolerance(link);
-    double carried =
-        Optional.ofNullable(solved)
-            .flatMap(s -> s.at(sent))
-            .map(SolvedReference.Signal::onWires)
-            .filter(w -> Math.abs(w - sent) > tolerance)
-            .orElse(sent);
-    add(
-        percent,
-        number,
-        carried,
-        Station.SIGNAL,
-        tolerance,
-        "%s against its return".formatted(module.point()),
-        module.range().isCurrent() ? "loop meter" : "voltmeter",
-        EnumSet.of(PROGRAM, CONTROLLER, WIRES));
-  }
-
-  private void register(RegisterLink link, int percent, double number) {
-    add(
-        percent,
-        number,
-        path.value(Station.COUNTS, number),
-        Station.COUNTS,
-        Tolerances.register(link.program()),
-        link.program().entry().place(),
-        "register read on the bus",
-        EnumSet.of(PROGRAM, CONTROLLER, WIRES));
   }
 
   private void add(
@@ -335,6 +278,7 @@ public final class Predictor {
       double number,
       double value,
       Station station,
+      String title,
       double tolerance,
       String where,
       String instrument,
@@ -343,14 +287,14 @@ public final class Predictor {
         new Prediction(
             key(percent, station),
             "Reference %d %%".formatted(percent),
-            title(station),
+            title,
             new Expectation.Amount(value, tolerance, path.unit(station)),
             station,
             number,
             where,
             instrument,
             "Command %d %%. %s and display with the motor isolated, then the speeds."
-                .formatted(percent, path.analog().isPresent() ? "Signal" : "Register"),
+                .formatted(percent, link.readWord()),
             parts,
             value == path.value(station, number)
                 ? Derivation.NONE
@@ -366,17 +310,6 @@ public final class Predictor {
             value,
             path.unit(station),
             "d.c. circuit of the axis, Kirchhoff's laws"));
-  }
-
-  private String title(Station station) {
-    return switch (station) {
-      case COUNTS -> path.analog().isPresent() ? "counts to the module" : "number in the register";
-      case SIGNAL -> "signal on the wires";
-      case FREQUENCY -> "frequency on the display";
-      case SHAFT -> "speed of the motor shaft";
-      case MACHINE -> "speed of the machine";
-      default -> station.label();
-    };
   }
 
   /** The key of the prediction at a reference and a station, such as {@code ref50.frequency}. */

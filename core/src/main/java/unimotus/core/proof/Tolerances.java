@@ -1,12 +1,10 @@
 package unimotus.core.proof;
 
-import unimotus.core.path.ProgramRegister;
-
 /**
  * How far a reading may lie from its prediction and still agree. All by common practice: the sum of
  * what a sound instrument and sound devices may be off.
  */
-final class Tolerances {
+public final class Tolerances {
   /** Output module and meter together, share of span. */
   private static final double SIGNAL_SHARE = 0.005;
 
@@ -29,13 +27,14 @@ final class Tolerances {
 
   private Tolerances() {}
 
-  static double signal(double span, double step) {
+  /** Volts or milliamps, with what the output module rounds. */
+  public static double signal(double span, double step) {
     return SIGNAL_SHARE * span + step;
   }
 
-  /** One step of the register; of a float the share that a signal may be off. */
-  static double register(ProgramRegister register) {
-    return register.step() > 0 ? register.step() : SIGNAL_SHARE * Math.abs(register.high());
+  /** One step of a register; of a float, whose step is 0, the share that a signal may be off. */
+  public static double register(double step, double high) {
+    return step > 0 ? step : SIGNAL_SHARE * Math.abs(high);
   }
 
   static double frequency(double maximumHertz) {

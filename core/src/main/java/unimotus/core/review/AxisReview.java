@@ -14,8 +14,6 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.MotionChecks;
 import unimotus.core.motor.MotorChecks;
 import unimotus.core.path.AnalogLinkChecks;
-import unimotus.core.path.PathChecks;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
 import unimotus.core.proof.Obstacles;
@@ -25,6 +23,7 @@ import unimotus.core.settings.SettingChecks;
 import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.StopChecks;
 import unimotus.core.stops.StopOutcome;
+import unimotus.core.way.PathFactory;
 
 /**
  * One axis looked over.
@@ -56,9 +55,10 @@ public record AxisReview(
     Optional<String> fault = PathFactory.fault(assembly);
     SignalPath path = fault.isPresent() ? null : PathFactory.of(assembly);
     if (path != null) {
-      found.addAll(PathChecks.check(assembly, path));
+      found.addAll(PathFactory.check(assembly, path));
     }
     found.addAll(DiscreteChecks.check(assembly));
+    found.addAll(PathFactory.checkWires(assembly));
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));

@@ -18,11 +18,11 @@ import unimotus.core.machine.Project;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
-import unimotus.core.path.PathFactory;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.way.PathFactory;
 
 class BenchTest {
   private static final Plate PLATE = Fixtures.PLATE;

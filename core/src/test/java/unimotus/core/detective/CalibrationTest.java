@@ -3,7 +3,6 @@ package unimotus.core.detective;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -18,11 +17,13 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.way.PathFactory;
+import unimotus.core.way.analog.AnalogCause;
+import unimotus.core.way.register.RegisterCause;
 
 /**
  * The detective against an axis that is simulated by school arithmetic and spoilt in every way the
@@ -57,7 +58,7 @@ class CalibrationTest {
     boolean isNamedBy(Suspicion suspicion) {
       Cause second = suspicion.second();
       Set<Cause> said =
-          second == null ? EnumSet.of(suspicion.cause()) : EnumSet.of(suspicion.cause(), second);
+          second == null ? Set.of(suspicion.cause()) : Set.of(suspicion.cause(), second);
       return said.size() == faults.size()
           && faults.stream().allMatch(f -> f.causes().stream().anyMatch(said::contains));
     }
@@ -138,40 +139,40 @@ class CalibrationTest {
   }
 
   private static Fault fault(String name, Cause cause, Consumer<SimulatedAxis> spoil) {
-    return new Fault(name, EnumSet.of(cause), spoil);
+    return new Fault(name, Set.of(cause), spoil);
   }
 
   /** What may be wrong on any axis. */
   private static List<Fault> everywhere(SimulatedAxis a) {
     List<Fault> f = new ArrayList<>();
-    f.add(fault("as designed", Cause.AS_DESIGNED, x -> {}));
-    f.add(fault("decimals 0.1", Cause.IMPLIED_DECIMALS, x -> x.decimals = 0.1));
+    f.add(fault("as designed", AxisCause.AS_DESIGNED, x -> {}));
+    f.add(fault("decimals 0.1", AxisCause.IMPLIED_DECIMALS, x -> x.decimals = 0.1));
     for (double limit : new double[] {40, 45, 42.5, 37}) {
-      f.add(fault("clamped at " + limit, Cause.MAXIMUM_CLAMP, x -> x.most = limit));
+      f.add(fault("clamped at " + limit, AxisCause.MAXIMUM_CLAMP, x -> x.most = limit));
     }
     for (double floor : new double[] {15, 20, 25, 18}) {
-      f.add(fault("floor at " + floor, Cause.MINIMUM_FLOOR, x -> x.least = floor));
+      f.add(fault("floor at " + floor, AxisCause.MINIMUM_FLOOR, x -> x.least = floor));
     }
     for (double hertz : new double[] {30, 22, 41}) {
-      f.add(fault("stands at " + hertz, Cause.OTHER_SOURCE, x -> x.fixedHertz = hertz));
+      f.add(fault("stands at " + hertz, AxisCause.OTHER_SOURCE, x -> x.fixedHertz = hertz));
     }
-    f.add(fault("6 poles", Cause.POLES, x -> x.poles = 6));
-    f.add(fault("2 poles", Cause.POLES, x -> x.poles = 2));
-    f.add(fault("phases exchanged", Cause.SIGN, x -> x.turned = true));
+    f.add(fault("6 poles", AxisCause.POLES, x -> x.poles = 6));
+    f.add(fault("2 poles", AxisCause.POLES, x -> x.poles = 2));
+    f.add(fault("phases exchanged", AxisCause.SIGN, x -> x.turned = true));
     for (double factor : new double[] {0.5, 1.25, 2, 1.14}) {
-      f.add(fault("machine × " + factor, Cause.GEAR, x -> x.gear /= factor));
+      f.add(fault("machine × " + factor, AxisCause.GEAR, x -> x.gear /= factor));
     }
     if (a.newtonMetres > 5) {
-      f.add(fault("slip × 3", Cause.SLIP, x -> x.slipRpmPerNewtonMetre *= 3));
-      f.add(fault("slip × 4", Cause.SLIP, x -> x.slipRpmPerNewtonMetre *= 4));
+      f.add(fault("slip × 3", AxisCause.SLIP, x -> x.slipRpmPerNewtonMetre *= 3));
+      f.add(fault("slip × 4", AxisCause.SLIP, x -> x.slipRpmPerNewtonMetre *= 4));
     }
-    f.add(noRun(a, "no run", Cause.NOT_RUNNING, 0));
-    f.add(noRun(a, "no run for want of volts", Cause.NOT_RUNNING, 0.3));
-    f.add(noRun(a, "terminal set otherwise", Cause.RUN_IGNORED, 1));
-    f.add(standing("no permission", Cause.NOT_PERMITTED, "not permitted", "not permitted"));
-    f.add(standing("fault", Cause.DRIVE_FAULT, "fault", "fault"));
-    f.add(fault("runs at rest", Cause.RUN_AT_REST, x -> x.closed = "running"));
-    f.add(fault("jumper", Cause.PERMISSION_BRIDGED, x -> x.open = "ready"));
+    f.add(noRun(a, "no run", AxisCause.NOT_RUNNING, 0));
+    f.add(noRun(a, "no run for want of volts", AxisCause.NOT_RUNNING, 0.3));
+    f.add(noRun(a, "terminal set otherwise", AxisCause.RUN_IGNORED, 1));
+    f.add(standing("no permission", AxisCause.NOT_PERMITTED, "not permitted", "not permitted"));
+    f.add(standing("fault", AxisCause.DRIVE_FAULT, "fault", "fault"));
+    f.add(fault("runs at rest", AxisCause.RUN_AT_REST, x -> x.closed = "running"));
+    f.add(fault("jumper", AxisCause.PERMISSION_BRIDGED, x -> x.open = "ready"));
     return f;
   }
 
@@ -189,7 +190,7 @@ class CalibrationTest {
   /** Without a wire for it nothing tells a command that does not arrive from one not taken. */
   private static Fault noRun(SimulatedAxis a, String name, Cause cause, double share) {
     Set<Cause> causes =
-        a.register ? EnumSet.of(Cause.NOT_RUNNING, Cause.RUN_IGNORED) : EnumSet.of(cause);
+        a.register ? Set.of(AxisCause.NOT_RUNNING, AxisCause.RUN_IGNORED) : Set.of(cause);
     Consumer<SimulatedAxis> spoil = standing(name, cause, "ready", "ready").spoil();
     return new Fault(name, causes, spoil.andThen(x -> x.shareOfRunVolts = share));
   }
@@ -197,12 +198,12 @@ class CalibrationTest {
   /** What may be wrong on volts and milliamps. */
   private static List<Fault> analog(SimulatedAxis a) {
     List<Fault> f = new ArrayList<>();
-    f.add(fault("program 32000", Cause.RAW_FULL_SCALE, x -> x.programFull = 32000));
-    f.add(fault("program 10000", Cause.RAW_FULL_SCALE, x -> x.programFull = 10000));
+    f.add(fault("program 32000", AnalogCause.RAW_FULL_SCALE, x -> x.programFull = 32000));
+    f.add(fault("program 10000", AnalogCause.RAW_FULL_SCALE, x -> x.programFull = 10000));
     f.add(
         fault(
             "module otherwise",
-            Cause.RAW_FULL_SCALE,
+            AnalogCause.RAW_FULL_SCALE,
             x -> x.moduleFull = x.moduleFull == 27648 ? 32767 : 27648));
     for (double top : new double[] {45, 100, 87, 53}) {
       f.add(
@@ -210,43 +211,47 @@ class CalibrationTest {
           new Fault(
               top + " Hz at full",
               top < a.hertzAtHigh && a.readLow == 0
-                  ? EnumSet.of(Cause.DRIVE_SPAN, Cause.JOINT)
-                  : EnumSet.of(Cause.DRIVE_SPAN),
+                  ? Set.of(AxisCause.DRIVE_SPAN, AnalogCause.JOINT)
+                  : Set.of(AxisCause.DRIVE_SPAN),
               x -> {
                 x.hertzAtHigh = top;
                 x.most = Math.max(x.most, top);
               }));
     }
-    f.add(fault("inverted", Cause.INPUT_INVERTED, x -> x.inverted = true));
-    f.add(fault("dead band 30", Cause.DEAD_BAND, x -> x.deadBand = 30));
-    f.add(fault("no signal", Cause.DEAD_OUTPUT, x -> x.deadOutput = true));
+    f.add(fault("inverted", AnalogCause.INPUT_INVERTED, x -> x.inverted = true));
+    f.add(fault("dead band 30", AnalogCause.DEAD_BAND, x -> x.deadBand = 30));
+    f.add(fault("no signal", AnalogCause.DEAD_OUTPUT, x -> x.deadOutput = true));
     f.add(
         new Fault(
             "joint 0.85",
-            a.readLow == 0 ? EnumSet.of(Cause.JOINT, Cause.DRIVE_SPAN) : EnumSet.of(Cause.JOINT),
+            a.readLow == 0
+                ? Set.of(AnalogCause.JOINT, AxisCause.DRIVE_SPAN)
+                : Set.of(AnalogCause.JOINT),
             x -> x.share = 0.85));
     double offset = a.volts ? 0.4 : 0.8;
-    f.add(fault("offset", Cause.OFFSET, x -> x.offset = offset));
-    f.add(fault("offset down", Cause.OFFSET, x -> x.offset = -offset));
+    f.add(fault("offset", AnalogCause.OFFSET, x -> x.offset = offset));
+    f.add(fault("offset down", AnalogCause.OFFSET, x -> x.offset = -offset));
     if (a.volts) {
       f.add(
           new Fault(
               "milliamps at the switch",
-              EnumSet.of(Cause.INPUT_KIND, Cause.HALF_RANGE),
+              Set.of(AnalogCause.INPUT_KIND, AnalogCause.HALF_RANGE),
               x -> {
                 x.voltsOnBurden = true;
                 x.readHigh = 20;
               }));
       f.add(
           new Fault(
-              "reads 0-5 V", EnumSet.of(Cause.INPUT_KIND, Cause.HALF_RANGE), x -> x.readHigh = 5));
-      f.add(fault("reads 2-10 V", Cause.DRIVE_LIVE_ZERO, x -> x.readLow = 2));
-      f.add(fault("sends 2-10 V", Cause.CONTROLLER_LIVE_ZERO, x -> x.sentLow = 2));
-      f.add(fault("open wire", Cause.OPEN_WIRE, x -> x.share = 0));
+              "reads 0-5 V",
+              Set.of(AnalogCause.INPUT_KIND, AnalogCause.HALF_RANGE),
+              x -> x.readHigh = 5));
+      f.add(fault("reads 2-10 V", AnalogCause.DRIVE_LIVE_ZERO, x -> x.readLow = 2));
+      f.add(fault("sends 2-10 V", AnalogCause.CONTROLLER_LIVE_ZERO, x -> x.sentLow = 2));
+      f.add(fault("open wire", AnalogCause.OPEN_WIRE, x -> x.share = 0));
     } else {
-      f.add(fault("reads 0-20 mA", Cause.DRIVE_DEAD_ZERO, x -> x.readLow = 0));
-      f.add(fault("sends 0-20 mA", Cause.CONTROLLER_DEAD_ZERO, x -> x.sentLow = 0));
-      f.add(fault("volts at the switch", Cause.INPUT_KIND, x -> x.current250 = true));
+      f.add(fault("reads 0-20 mA", AnalogCause.DRIVE_DEAD_ZERO, x -> x.readLow = 0));
+      f.add(fault("sends 0-20 mA", AnalogCause.CONTROLLER_DEAD_ZERO, x -> x.sentLow = 0));
+      f.add(fault("volts at the switch", AnalogCause.INPUT_KIND, x -> x.current250 = true));
     }
     return f;
   }
@@ -261,21 +266,21 @@ class CalibrationTest {
           new Fault(
               "scale × " + factor,
               over
-                  ? EnumSet.of(Cause.REGISTER_SCALE, Cause.REGISTER_ORDER)
-                  : EnumSet.of(Cause.REGISTER_SCALE),
+                  ? Set.of(RegisterCause.REGISTER_SCALE, RegisterCause.REGISTER_ORDER)
+                  : Set.of(RegisterCause.REGISTER_SCALE),
               x -> x.hertzPerStepInDrive *= factor));
     }
     // A share of 50 Hz for hertz, and hertz for a share of it.
     if (a.hertzPerStep == 0.01 || a.hertzPerStep == 0.001) {
-      f.add(fault("taken for %", Cause.REGISTER_SCALE, x -> x.hertzPerStepInDrive /= 2));
+      f.add(fault("taken for %", RegisterCause.REGISTER_SCALE, x -> x.hertzPerStepInDrive /= 2));
     }
     if (a.hertzPerStep == 0.05) {
-      f.add(fault("taken for Hz", Cause.REGISTER_SCALE, x -> x.hertzPerStepInDrive = 0.1));
+      f.add(fault("taken for Hz", RegisterCause.REGISTER_SCALE, x -> x.hertzPerStepInDrive = 0.1));
       for (double top : new double[] {60, 100, 40}) {
         f.add(
             new Fault(
                 "100 % is " + top,
-                EnumSet.of(Cause.DRIVE_SPAN),
+                Set.of(AxisCause.DRIVE_SPAN),
                 x -> {
                   x.hertzPerStepInDrive = 0.05 * top / 50;
                   x.most = Math.max(x.most, top);
@@ -284,8 +289,8 @@ class CalibrationTest {
     }
     Set<Cause> order =
         a.signed
-            ? EnumSet.of(Cause.REGISTER_ORDER)
-            : EnumSet.of(Cause.REGISTER_ORDER, Cause.REGISTER_SCALE);
+            ? Set.of(RegisterCause.REGISTER_ORDER)
+            : Set.of(RegisterCause.REGISTER_ORDER, RegisterCause.REGISTER_SCALE);
     if (a.words == 1) {
       f.add(new Fault("bytes exchanged", order, x -> x.bytesSwapped = true));
     } else {
@@ -389,7 +394,7 @@ class CalibrationTest {
       boolean right = c.isNamedBy(s.get(0));
       first += right ? 1 : 0;
       amongThree += s.stream().limit(3).anyMatch(c::isNamedBy) ? 1 : 0;
-      if (s.get(0).probability() >= 0.9 && s.get(0).cause() != Cause.NOT_EXPLAINED) {
+      if (s.get(0).probability() >= 0.9 && s.get(0).cause() != AxisCause.NOT_EXPLAINED) {
         sure++;
         sureAndRight += right ? 1 : 0;
       }

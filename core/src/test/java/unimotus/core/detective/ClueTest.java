@@ -14,9 +14,6 @@ import unimotus.core.Fixtures;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reading;
-import unimotus.core.path.GearStage;
-import unimotus.core.path.MotorPoles;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
@@ -24,6 +21,7 @@ import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.proof.StopPredictions;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.way.PathFactory;
 
 /** One reading beside what a cause makes of it, and what all readings say together. */
 class ClueTest {
@@ -131,9 +129,7 @@ class ClueTest {
   void theDirectionFollowsFromThePath() {
     Prediction jog = prediction(Predictor.DIRECTION);
     assertThat(Clue.wordUnder(jog, designed)).isEqualTo("forward");
-    MotorPoles p = path.poles();
-    Variant turned =
-        Variant.of("", path.with(new MotorPoles(p.poles(), -p.direction(), p.maximumHertz())));
+    Variant turned = Variant.of("", path.with(path.motor().turned()));
     assertThat(Clue.wordUnder(jog, turned)).isEqualTo("reverse");
     Clue forward = word(Predictor.DIRECTION, "forward");
     assertThat(forward.explainedBy(designed)).isTrue();
@@ -212,11 +208,16 @@ class ClueTest {
   @Test
   void twoVariantsTogetherKeepBoth() {
     Variant gear =
-        new Variant("a", path.with(new GearStage(3)), false, Map.of("k", "v"), Map.of("t", 2.0));
+        new Variant(
+            "a",
+            path.with(path.mechanics().withRatio(3)),
+            false,
+            Map.of("k", "v"),
+            Map.of("t", 2.0));
     Variant both = Variant.told("b", path, Map.of("l", "w")).and(gear);
     assertThat(both.text()).isEqualTo("b; a");
     assertThat(both.words()).isEqualTo(Map.of("l", "w", "k", "v"));
     assertThat(both.scaled()).isEqualTo(Map.of("t", 2.0));
-    assertThat(both.path().gear().ratio()).isEqualTo(3);
+    assertThat(both.path().mechanics().gear().ratio()).isEqualTo(3);
   }
 }

@@ -4,7 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -13,19 +13,19 @@ import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
-import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.Fixtures;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.way.PathFactory;
+import unimotus.core.way.analog.AnalogCause;
 
 /** The signatures are those engineers of the trade reason from (common practice). */
 class DetectiveTest {
@@ -65,83 +65,86 @@ class DetectiveTest {
     Project volts = volts();
     return Stream.of(
         Arguments.of(
-            Cause.AS_DESIGNED,
+            AxisCause.AS_DESIGNED,
             amps,
             new double[][] {{12, 25, 748}, {20, 50, 1497}},
             new int[] {50, 100}),
         // 20 % of 50 Hz at zero, fading to nothing.
         Arguments.of(
-            Cause.DRIVE_DEAD_ZERO,
+            AnalogCause.DRIVE_DEAD_ZERO,
             amps,
             new double[][] {{4, 10}, {12, 30}, {20, 50}},
             new int[] {0, 50, 100}),
         // 0–20 mA sent: 10 mA at half is 37.5 % of a live-zero input.
         Arguments.of(
-            Cause.CONTROLLER_DEAD_ZERO,
+            AnalogCause.CONTROLLER_DEAD_ZERO,
             amps,
             new double[][] {{0, 0}, {10, 18.75}, {20, 50}},
             new int[] {0, 50, 100}),
         // 27648/32767 = 0.844.
         Arguments.of(
-            Cause.RAW_FULL_SCALE,
+            AnalogCause.RAW_FULL_SCALE,
             volts,
             new double[][] {{4.219, 21.1}, {8.438, 42.19}},
             new int[] {50, 100}),
         Arguments.of(
-            Cause.IMPLIED_DECIMALS,
+            AxisCause.IMPLIED_DECIMALS,
             volts,
             new double[][] {{0, 0}, {0.5, 2.5}, {1.0, 5.0}},
             new int[] {0, 50, 100}),
         // 60 instead of 50 Hz at full signal.
         Arguments.of(
-            Cause.DRIVE_SPAN,
+            AxisCause.DRIVE_SPAN,
             volts,
             new double[][] {{2.5, 15}, {5, 30}, {10, 60}},
             new int[] {25, 50, 100}),
         Arguments.of(
-            Cause.MAXIMUM_CLAMP,
+            AxisCause.MAXIMUM_CLAMP,
             volts,
             new double[][] {{5, 25}, {7.5, 37.5}, {10, 40}},
             new int[] {50, 75, 100}),
         Arguments.of(
-            Cause.MINIMUM_FLOOR,
+            AxisCause.MINIMUM_FLOOR,
             volts,
             new double[][] {{0, 20}, {2.5, 20}, {5, 25}},
             new int[] {0, 25, 50}),
         Arguments.of(
-            Cause.INPUT_INVERTED,
+            AnalogCause.INPUT_INVERTED,
             volts,
             new double[][] {{0, 50}, {2.5, 37.5}, {10, 0}},
             new int[] {0, 25, 100}),
         Arguments.of(
-            Cause.INPUT_KIND,
+            AnalogCause.INPUT_KIND,
             amps,
             new double[][] {{4, 50}, {8, 50}, {12, 50}},
             new int[] {0, 25, 50}),
         Arguments.of(
-            Cause.DEAD_BAND,
+            AnalogCause.DEAD_BAND,
             volts,
             new double[][] {{2.5, 0}, {5, 25}, {10, 50}},
             new int[] {25, 50, 100}),
         Arguments.of(
-            Cause.OFFSET,
+            AnalogCause.OFFSET,
             volts,
             new double[][] {{0, 2}, {2.5, 14.5}, {5, 27}, {7.5, 39.5}},
             new int[] {0, 25, 50, 75}),
         Arguments.of(
-            Cause.OTHER_SOURCE,
+            AxisCause.OTHER_SOURCE,
             volts,
             new double[][] {{0, 33.3}, {5, 33.3}, {10, 33.3}},
             new int[] {0, 50, 100}),
         Arguments.of(
-            Cause.POLES, volts, new double[][] {{5, 25, 499}, {10, 50, 998}}, new int[] {50, 100}),
+            AxisCause.POLES,
+            volts,
+            new double[][] {{5, 25, 499}, {10, 50, 998}},
+            new int[] {50, 100}),
         Arguments.of(
-            Cause.SIGN,
+            AxisCause.SIGN,
             volts,
             new double[][] {{5, 25, -748}, {10, 50, -1497}},
             new int[] {50, 100}),
         Arguments.of(
-            Cause.GEAR,
+            AxisCause.GEAR,
             volts,
             new double[][] {{5, 25, 748, 8.5}, {10, 50, 1497, 17.1}},
             new int[] {50, 100}));
@@ -180,7 +183,7 @@ class DetectiveTest {
             number("ref100.shaft", sagged),
             number("ref50.frequency", 25),
             number("ref50.shaft", sagged - 750));
-    assertThat(leading(diagnosis)).isEqualTo(Cause.SLIP);
+    assertThat(leading(diagnosis)).isEqualTo(AxisCause.SLIP);
   }
 
   /** 10 V over a 250 Ω burden and a 0–5 V range both saturate at half: honest readings tie them. */
@@ -195,7 +198,7 @@ class DetectiveTest {
             number("ref100.frequency", 50));
     assertThat(diagnosis.suspicions().subList(0, 2))
         .extracting(Suspicion::cause)
-        .containsExactlyInAnyOrder(Cause.HALF_RANGE, Cause.INPUT_KIND);
+        .containsExactlyInAnyOrder(AnalogCause.HALF_RANGE, AnalogCause.INPUT_KIND);
     assertThat(diagnosis.next()).as("nothing on the path tells them apart").isNull();
   }
 
@@ -209,7 +212,8 @@ class DetectiveTest {
             number("ref100.signal", 10),
             number("ref100.frequency", 36.7),
             number("ref75.frequency", 27.5));
-    assertThat(List.of(Cause.JOINT, Cause.DRIVE_SPAN)).contains(leading(diagnosis));
+    assertThat(List.<Cause>of(AnalogCause.JOINT, AxisCause.DRIVE_SPAN))
+        .contains(leading(diagnosis));
     assertThat(diagnosis.suspicions().get(0).explained()).isEqualTo(5);
   }
 
@@ -218,7 +222,7 @@ class DetectiveTest {
    * same.
    */
   @ParameterizedTest
-  @EnumSource(Cause.class)
+  @MethodSource("unimotus.core.detective.AllCauses#all")
   void everyCauseExplainsItsOwnReadings(Cause cause) {
     Project project = volts();
     SignalPath path = path(project);
@@ -233,7 +237,7 @@ class DetectiveTest {
       Suspicion first = diagnosis.suspicions().get(0);
       assertThat(first.cause())
           .as("%s %s", cause, variant.text())
-          .isNotEqualTo(Cause.NOT_EXPLAINED);
+          .isNotEqualTo(AxisCause.NOT_EXPLAINED);
       assertThat(own.explained()).as("%s %s", cause, variant.text()).isEqualTo(own.clues());
       assertThat(first.explained()).isEqualTo(first.clues());
     }
@@ -262,7 +266,7 @@ class DetectiveTest {
             number("ref50.frequency", 48),
             number("ref75.frequency", 11),
             number("ref100.frequency", 29));
-    assertThat(leading(diagnosis)).isEqualTo(Cause.NOT_EXPLAINED);
+    assertThat(leading(diagnosis)).isEqualTo(AxisCause.NOT_EXPLAINED);
     assertThat(diagnosis.suspicions().get(0).variant()).isNull();
   }
 
@@ -277,12 +281,12 @@ class DetectiveTest {
             number("ref50.frequency", 52),
             number("ref75.frequency", 37.5),
             number("ref100.frequency", 50));
-    assertThat(leading(diagnosis)).isEqualTo(Cause.NOT_EXPLAINED);
+    assertThat(leading(diagnosis)).isEqualTo(AxisCause.NOT_EXPLAINED);
     assertThat(diagnosis.suspicions().get(0).evidence())
         .singleElement()
         .asString()
         .contains("reference 50 %", "52 Hz", "does not go with the others");
-    assertThat(diagnosis.suspicions().get(1).cause()).isEqualTo(Cause.AS_DESIGNED);
+    assertThat(diagnosis.suspicions().get(1).cause()).isEqualTo(AxisCause.AS_DESIGNED);
   }
 
   /** "As designed" never leads while a row differs, however many others agree. */
@@ -302,7 +306,7 @@ class DetectiveTest {
         }
       }
       Diagnosis diagnosis = Detective.diagnose(path(project), predictions, readings);
-      assertThat(leading(diagnosis)).as(odd.key()).isNotEqualTo(Cause.AS_DESIGNED);
+      assertThat(leading(diagnosis)).as(odd.key()).isNotEqualTo(AxisCause.AS_DESIGNED);
     }
   }
 
@@ -323,7 +327,7 @@ class DetectiveTest {
       }
     }
     Diagnosis diagnosis = Detective.diagnose(path(project), predictions(project), readings);
-    assertThat(leading(diagnosis)).isEqualTo(Cause.NOT_EXPLAINED);
+    assertThat(leading(diagnosis)).isEqualTo(AxisCause.NOT_EXPLAINED);
     assertThat(diagnosis.suspicions().get(0).evidence()).hasSizeGreaterThanOrEqualTo(4);
     diagnosis.suspicions().stream()
         .skip(1)
@@ -340,10 +344,11 @@ class DetectiveTest {
         new ArrayList<>(List.of(number("ref50.signal", 5), number("ref50.frequency", 0)));
     Diagnosis diagnosis = Detective.diagnose(path(project), all, readings);
     assertThat(diagnosis.next().prediction().key()).isEqualTo(Predictor.RUN_STATUS);
-    assertThat(standing(project, all, readings, "ready")).isEqualTo(Cause.NOT_RUNNING);
-    assertThat(standing(project, all, readings, "not permitted")).isEqualTo(Cause.NOT_PERMITTED);
-    assertThat(standing(project, all, readings, "fault")).isEqualTo(Cause.DRIVE_FAULT);
-    assertThat(standing(project, all, readings, "running")).isEqualTo(Cause.OPEN_WIRE);
+    assertThat(standing(project, all, readings, "ready")).isEqualTo(AxisCause.NOT_RUNNING);
+    assertThat(standing(project, all, readings, "not permitted"))
+        .isEqualTo(AxisCause.NOT_PERMITTED);
+    assertThat(standing(project, all, readings, "fault")).isEqualTo(AxisCause.DRIVE_FAULT);
+    assertThat(standing(project, all, readings, "running")).isEqualTo(AnalogCause.OPEN_WIRE);
   }
 
   private static Cause standing(
@@ -360,7 +365,7 @@ class DetectiveTest {
     Reading reverse =
         new Reading(
             "belt", Predictor.DIRECTION, null, "reverse", "", "2026-01-31T14:05:00Z", "", Map.of());
-    assertThat(leading(diagnose(Fixtures.project(), reverse))).isEqualTo(Cause.SIGN);
+    assertThat(leading(diagnose(Fixtures.project(), reverse))).isEqualTo(AxisCause.SIGN);
     Reading still =
         new Reading(
             "belt",
@@ -371,7 +376,7 @@ class DetectiveTest {
             "2026-01-31T14:05:00Z",
             "",
             Map.of());
-    assertThat(leading(diagnose(Fixtures.project(), still))).isEqualTo(Cause.NOT_RUNNING);
+    assertThat(leading(diagnose(Fixtures.project(), still))).isEqualTo(AxisCause.NOT_RUNNING);
   }
 
   /** Full speed alone cannot tell a live-zero fault from none; zero can (common practice). */
@@ -419,10 +424,10 @@ class DetectiveTest {
 
   @Test
   void thereAreAtLeastTwelveCausesAndAllSaySomething() {
-    Set<Cause> faults = EnumSet.allOf(Cause.class);
-    faults.removeAll(Set.of(Cause.AS_DESIGNED, Cause.NOT_EXPLAINED));
+    Set<Cause> faults = new HashSet<>(AllCauses.all());
+    faults.removeAll(Set.of(AxisCause.AS_DESIGNED, AxisCause.NOT_EXPLAINED));
     assertThat(faults).hasSizeGreaterThanOrEqualTo(12);
-    assertThat(Cause.values())
+    assertThat(AllCauses.all())
         .allSatisfy(
             c -> {
               assertThat(c.title()).isNotBlank();
@@ -453,16 +458,16 @@ class DetectiveTest {
             leading(
                 Detective.diagnose(
                     path, predictions, List.of(ready, number(Predictor.RUN_VOLTS, full)))))
-        .isEqualTo(Cause.RUN_IGNORED);
+        .isEqualTo(AxisCause.RUN_IGNORED);
     assertThat(
             leading(
                 Detective.diagnose(
                     path, predictions, List.of(ready, number(Predictor.RUN_VOLTS, 0.1)))))
-        .isEqualTo(Cause.NOT_RUNNING);
+        .isEqualTo(AxisCause.NOT_RUNNING);
     assertThat(
             leading(
                 Detective.diagnose(
                     path, predictions, List.of(ready, number(Predictor.RUN_VOLTS, 6)))))
-        .isEqualTo(Cause.NOT_RUNNING);
+        .isEqualTo(AxisCause.NOT_RUNNING);
   }
 }

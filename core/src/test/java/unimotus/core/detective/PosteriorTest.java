@@ -5,7 +5,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
@@ -15,12 +15,12 @@ import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.Fixtures;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reading;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.way.PathFactory;
 
 /**
  * The percentages against Bayes' theorem written out: what a cause gives is taken from the engine,
@@ -125,12 +125,12 @@ class PosteriorTest {
   }
 
   private Map<Cause, Double> weights(List<Clue> clues) {
-    Map<Cause, Double> weights = new EnumMap<>(Cause.class);
-    double nothing = Cause.NOT_EXPLAINED.weight();
+    Map<Cause, Double> weights = new LinkedHashMap<>();
+    double nothing = AxisCause.NOT_EXPLAINED.weight();
     for (Clue clue : clues) {
       nothing *= even(clue);
     }
-    for (Cause cause : Cause.values()) {
+    for (Cause cause : AllCauses.all()) {
       List<Variant> variants = new Causes(path, clues).variants(cause);
       double sum = 0;
       double most = -1;
@@ -151,7 +151,7 @@ class PosteriorTest {
         weights.put(cause, held ? nothing * Math.exp(-1 - outliers) : sum);
       }
     }
-    weights.put(Cause.NOT_EXPLAINED, nothing);
+    weights.put(AxisCause.NOT_EXPLAINED, nothing);
     return weights;
   }
 

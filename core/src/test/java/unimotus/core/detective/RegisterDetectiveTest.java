@@ -13,10 +13,11 @@ import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reading;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Predictor;
+import unimotus.core.way.PathFactory;
+import unimotus.core.way.register.RegisterCause;
 
 /** Signatures of a reference in a register: tenfold, hundredfold, absurd (common practice). */
 class RegisterDetectiveTest {
@@ -32,20 +33,23 @@ class RegisterDetectiveTest {
     AxisAssembly percent = axis(RegisterType.UNSIGNED_16, 0.1, "%");
     double[] right = {0, 2500, 5000};
     return Stream.of(
-        Arguments.of(Cause.AS_DESIGNED, hertz, right, new double[] {0, 25, 50}),
-        Arguments.of(Cause.REGISTER_SCALE, hertz, right, new double[] {0, 2.5, 5}),
-        Arguments.of(Cause.REGISTER_SCALE, hertz, right, new double[] {0, 0.25, 0.5}),
+        Arguments.of(AxisCause.AS_DESIGNED, hertz, right, new double[] {0, 25, 50}),
+        Arguments.of(RegisterCause.REGISTER_SCALE, hertz, right, new double[] {0, 2.5, 5}),
+        Arguments.of(RegisterCause.REGISTER_SCALE, hertz, right, new double[] {0, 0.25, 0.5}),
         // The number itself is a tenth: the screen and the program do not agree.
         Arguments.of(
-            Cause.IMPLIED_DECIMALS, hertz, new double[] {0, 250, 500}, new double[] {0, 2.5, 5}),
+            AxisCause.IMPLIED_DECIMALS,
+            hertz,
+            new double[] {0, 250, 500},
+            new double[] {0, 2.5, 5}),
         // 2500 is 0x09C4; 0xC409 as a signed number is −15351, far beyond the limit.
-        Arguments.of(Cause.REGISTER_ORDER, hertz, right, new double[] {0, -50, -50}),
+        Arguments.of(RegisterCause.REGISTER_ORDER, hertz, right, new double[] {0, -50, -50}),
         // Written into the neighbour: whatever stood there before goes on.
-        Arguments.of(Cause.OTHER_SOURCE, hertz, right, new double[] {33.3, 33.3, 33.3}),
-        Arguments.of(Cause.MAXIMUM_CLAMP, hertz, right, new double[] {0, 25, 40}),
+        Arguments.of(AxisCause.OTHER_SOURCE, hertz, right, new double[] {33.3, 33.3, 33.3}),
+        Arguments.of(AxisCause.MAXIMUM_CLAMP, hertz, right, new double[] {0, 25, 40}),
         // 100 % is 40 Hz in the drive where 50 Hz are meant.
         Arguments.of(
-            Cause.DRIVE_SPAN, percent, new double[] {0, 500, 1000}, new double[] {0, 20, 40}));
+            AxisCause.DRIVE_SPAN, percent, new double[] {0, 500, 1000}, new double[] {0, 20, 40}));
   }
 
   @ParameterizedTest

@@ -16,12 +16,12 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.StopLogic;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.stops.Stops;
+import unimotus.core.way.PathFactory;
 
 /** Readings that are on no path – times, voltages, words of other rows – count as well. */
 class TimesDetectiveTest {
@@ -54,7 +54,7 @@ class TimesDetectiveTest {
 
   @Test
   void withEverythingRightTheDesignLeads() {
-    assertThat(leading(Map.of()).cause()).isEqualTo(Cause.AS_DESIGNED);
+    assertThat(leading(Map.of()).cause()).isEqualTo(AxisCause.AS_DESIGNED);
     assertThat(PREDICTIONS)
         .extracting(Prediction::key)
         .contains(Predictor.RAMP_UP, Predictor.STOP_TIME, Predictor.COAST);
@@ -64,16 +64,16 @@ class TimesDetectiveTest {
   @Test
   void aRampThatTakesLongerIsARamp() {
     Suspicion both = leading(Map.of(Predictor.RAMP_UP, 2.0, Predictor.STOP_TIME, 2.0));
-    assertThat(both.cause()).isEqualTo(Cause.RAMP_TIME);
+    assertThat(both.cause()).isEqualTo(AxisCause.RAMP_TIME);
     assertThat(both.variant().scaled())
         .hasEntrySatisfying(Predictor.RAMP_UP, f -> assertThat(f).isCloseTo(2, within(0.1)))
         .hasEntrySatisfying(Predictor.STOP_TIME, f -> assertThat(f).isCloseTo(2, within(0.1)));
-    assertThat(leading(Map.of(Predictor.STOP_TIME, 0.4)).cause()).isEqualTo(Cause.RAMP_TIME);
+    assertThat(leading(Map.of(Predictor.STOP_TIME, 0.4)).cause()).isEqualTo(AxisCause.RAMP_TIME);
   }
 
   @Test
   void aCoastThatTakesLongerIsTheLoad() {
-    assertThat(leading(Map.of(Predictor.COAST, 1.8)).cause()).isEqualTo(Cause.LOAD_OTHERWISE);
+    assertThat(leading(Map.of(Predictor.COAST, 1.8)).cause()).isEqualTo(AxisCause.LOAD_OTHERWISE);
   }
 
   /** Among thirty readings one more that is off may be a slip of the pen: it is named. */
@@ -84,7 +84,7 @@ class TimesDetectiveTest {
       scaled.put("ref%d.machine".formatted(percent), 0.5);
     }
     Suspicion top = leading(scaled);
-    assertThat(top.cause()).isEqualTo(Cause.GEAR);
+    assertThat(top.cause()).isEqualTo(AxisCause.GEAR);
     assertThat(top.explained()).isEqualTo(top.clues() - 1);
     assertThat(top.evidence()).anyMatch(e -> e.contains("lost permission to standstill"));
   }
@@ -96,7 +96,7 @@ class TimesDetectiveTest {
       if (p.expectation() instanceof Expectation.Amount a && Math.abs(a.value()) > a.tolerance()) {
         assertThat(leading(Map.of(p.key(), 1 + 8 * a.tolerance() / Math.abs(a.value()))).cause())
             .as(p.key())
-            .isNotEqualTo(Cause.AS_DESIGNED);
+            .isNotEqualTo(AxisCause.AS_DESIGNED);
       }
     }
   }
@@ -113,7 +113,7 @@ class TimesDetectiveTest {
     readings.add(word(Predictor.CLOSED_STATUS, "not permitted"));
     readings.add(word(Predictor.RUN_STATUS, "not permitted"));
     Diagnosis first = Detective.diagnose(path, predictions, readings);
-    assertThat(first.suspicions().get(0).cause()).isEqualTo(Cause.NOT_PERMITTED);
+    assertThat(first.suspicions().get(0).cause()).isEqualTo(AxisCause.NOT_PERMITTED);
     String asked = first.next().prediction().key();
     assertThat(asked).contains(".volts.released.1");
     readings.add(number(asked, 24));
@@ -121,7 +121,7 @@ class TimesDetectiveTest {
     assertThat(second.next().prediction().key()).contains(".volts.released.2");
     readings.add(number(second.next().prediction().key(), 0.1));
     Suspicion last = Detective.diagnose(path, predictions, readings).suspicions().get(0);
-    assertThat(last.cause()).isEqualTo(Cause.NOT_PERMITTED);
+    assertThat(last.cause()).isEqualTo(AxisCause.NOT_PERMITTED);
     assertThat(last.explained()).isEqualTo(last.clues());
   }
 

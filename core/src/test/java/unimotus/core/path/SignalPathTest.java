@@ -16,6 +16,7 @@ import unimotus.core.analog.SignalRange;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.way.PathFactory;
 
 class SignalPathTest {
   private static SignalPath path() {

@@ -20,6 +20,13 @@ import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.Option;
+import unimotus.core.way.analog.AnalogLink;
+import unimotus.core.way.analog.DriveInput;
+import unimotus.core.way.analog.DriveReference;
+import unimotus.core.way.analog.OutputModule;
+import unimotus.core.way.analog.ProgramCounts;
+import unimotus.core.way.register.DriveRegister;
+import unimotus.core.way.register.ProgramRegister;
 
 /**
  * Every stage of a path by itself: value, way back, limits, step, sum and what holds it (by hand).

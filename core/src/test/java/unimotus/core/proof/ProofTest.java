@@ -18,11 +18,11 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Verdict.Outcome;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.way.PathFactory;
 
 class ProofTest {
 

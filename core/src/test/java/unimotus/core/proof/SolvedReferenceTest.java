@@ -11,9 +11,9 @@ import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.way.PathFactory;
 
 /** Predictions follow the wires as they are, not as they were meant. */
 class SolvedReferenceTest {

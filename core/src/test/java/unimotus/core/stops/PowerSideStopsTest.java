@@ -3,7 +3,6 @@ package unimotus.core.stops;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
@@ -23,7 +22,6 @@ import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.TerminalRef;
-import unimotus.core.machine.Wire;
 
 /** Stops by contactors, by what they take away, and relays as they are sold. Common practice. */
 class PowerSideStopsTest {
@@ -31,21 +29,6 @@ class PowerSideStopsTest {
   private static StopRequest contactors() {
     return Stops.request(
         StopTrigger.EMERGENCY_STOP, StopLogic.RELAY_CONTACTORS, StopEffect.CONTACTORS);
-  }
-
-  private static Project plus(Project project, String... wires) {
-    Project next = project;
-    for (String wire : wires) {
-      String[] ends = wire.split(" – ");
-      next = next.with(new Wire("x" + next.wires().size(), Lines.ref(ends[0]), Lines.ref(ends[1])));
-    }
-    return next;
-  }
-
-  private static Project minus(Project project, String terminal) {
-    List<Wire> rest = new ArrayList<>(project.wires());
-    assertThat(rest.removeIf(w -> w.touches(Lines.ref(terminal)))).as(terminal).isTrue();
-    return project.withWires(rest);
   }
 
   private static TerminalRef feeds(Project project, String terminal) {
@@ -72,7 +55,7 @@ class PowerSideStopsTest {
     Drive drive = behind.drives().get(0);
     assertThat(
             Stops.judged(
-                    minus(minus(behind, "drive:STO1"), "drive:STO2")
+                    Lines.minus(Lines.minus(behind, "drive:STO1"), "drive:STO2")
                         .with(drive.withSelector("sto.jumper", "fitted")))
                 .verdict()
                 .resumption())
@@ -98,25 +81,26 @@ class PowerSideStopsTest {
     Project project = Stops.project("vector-drive-15kw", contactors());
     List<TerminalRef> feed =
         Stream.of("drive:L1", "drive:L2", "drive:L3").map(t -> feeds(project, t)).toList();
-    Project bus = minus(minus(minus(project, "drive:L1"), "drive:L2"), "drive:L3");
+    Project bus =
+        Lines.minus(Lines.minus(Lines.minus(project, "drive:L1"), "drive:L2"), "drive:L3");
     bus = bus.with(new Part("infeed", "infeed", "infeed-dc-20kw", Map.of()));
     for (int i = 0; i < 3; i++) {
       bus =
-          plus(
+          Lines.plus(
               bus,
               "%s:%s – infeed:L%d".formatted(feed.get(i).device(), feed.get(i).terminal(), i + 1));
     }
-    bus = plus(bus, "infeed:DC+ – drive:DC+", "infeed:DC- – drive:DC-");
+    bus = Lines.plus(bus, "infeed:DC+ – drive:DC+", "infeed:DC- – drive:DC-");
     JudgedStop judged = Stops.judged(bus);
     assertThat(judged.verdict().outcome())
         .as(judged.verdict().toString())
         .isEqualTo(StopOutcome.STOPS);
     assertThat(judged.circuit().belongs()).contains("infeed");
     // The bus without its minus feeds nothing.
-    assertThat(Stops.judged(minus(bus, "infeed:DC-")).verdict().outcome())
+    assertThat(Stops.judged(Lines.minus(bus, "infeed:DC-")).verdict().outcome())
         .isEqualTo(StopOutcome.CANNOT_BE_STARTED);
     // A second way from the mains to the bus keeps it alive.
-    Project fed = plus(bus, mains(bus, 1) + " – infeed:L1", mains(bus, 2) + " – infeed:L2");
+    Project fed = Lines.plus(bus, mains(bus, 1) + " – infeed:L1", mains(bus, 2) + " – infeed:L2");
     assertThat(Stops.judged(fed).verdict().outcome()).isEqualTo(StopOutcome.DOES_NOT_STOP);
   }
 
@@ -137,7 +121,7 @@ class PowerSideStopsTest {
         new Drive(
             "drive-2", "drive-2", Stops.TERMINAL_DRIVE, Map.of("sto.jumper", "fitted"), Map.of());
     Project two =
-        plus(
+        Lines.plus(
             project.with(second),
             "drive:L1 – drive-2:L1",
             "drive:L2 – drive-2:L2",

@@ -74,28 +74,32 @@ class StopsReadByHandTest {
     Map<String, Project> all = new LinkedHashMap<>();
     all.put("direct, jumper fitted", jumpered(sound.get("direct")));
     all.put("relay, jumper fitted", jumpered(sound.get("relay")));
-    all.put("direct, one channel bridged", plus(sound.get("direct"), "drive:P24 – drive:STO1"));
+    all.put(
+        "direct, one channel bridged", Lines.plus(sound.get("direct"), "drive:P24 – drive:STO1"));
     all.put(
         "direct, both channels bridged",
-        plus(sound.get("direct"), "drive:P24 – drive:STO1", "drive:P24 – drive:STO2"));
+        Lines.plus(sound.get("direct"), "drive:P24 – drive:STO1", "drive:P24 – drive:STO2"));
     all.put(
         "direct, bridged and tied",
-        plus(sound.get("direct"), "drive:P24 – drive:STO1", "drive:STO1 – drive:STO2"));
+        Lines.plus(sound.get("direct"), "drive:P24 – drive:STO1", "drive:STO1 – drive:STO2"));
     String guard = "belt-guard-switch:";
     all.put(
         "relay, both contacts bridged",
-        plus(sound.get("relay"), guard + "11 – " + guard + "12", guard + "21 – " + guard + "22"));
-    all.put("relay, one contact bridged", plus(sound.get("relay"), guard + "11 – " + guard + "12"));
+        Lines.plus(
+            sound.get("relay"), guard + "11 – " + guard + "12", guard + "21 – " + guard + "22"));
+    all.put(
+        "relay, one contact bridged",
+        Lines.plus(sound.get("relay"), guard + "11 – " + guard + "12"));
     all.put(
         "relay, loop closed all the time",
-        plus(sound.get("relay"), "plc:L+ – belt-safety-relay:S34"));
+        Lines.plus(sound.get("relay"), "plc:L+ – belt-safety-relay:S34"));
     all.put(
         "relay, channels tied",
-        plus(sound.get("relay"), "belt-safety-relay:S12 – belt-safety-relay:S22"));
-    all.put("chain, run input bridged", plus(sound.get("chain"), "drive:P24 – drive:DI1"));
+        Lines.plus(sound.get("relay"), "belt-safety-relay:S12 – belt-safety-relay:S22"));
+    all.put("chain, run input bridged", Lines.plus(sound.get("chain"), "drive:P24 – drive:DI1"));
     all.put(
         "chain, an output goes round",
-        plus(
+        Lines.plus(
             with(sound.get("chain"), "spare", "relay-two-changeover"),
             "plc:DO5 – spare:A1",
             "spare:A2 – plc:M",
@@ -103,30 +107,30 @@ class StopsReadByHandTest {
             "spare:14 – drive:DI1"));
     all.put(
         "chain, a selector goes round",
-        plus(
+        Lines.plus(
             with(sound.get("chain"), "mode", "selector-hand-off-auto"),
             modeWires("drive:P24", "drive:DI1")));
     all.put(
         "contactors, one coil fed round the relay",
-        plus(sound.get("contactors"), "plc:L+ – belt-contactor-1:A1"));
+        Lines.plus(sound.get("contactors"), "plc:L+ – belt-contactor-1:A1"));
     all.put(
         "contactors, both coils fed round the relay",
-        plus(
+        Lines.plus(
             sound.get("contactors"),
             "plc:L+ – belt-contactor-1:A1",
             "plc:L+ – belt-contactor-2:A1"));
-    all.put("curtain, a channel bridged", plus(sound.get("curtain"), "drive:S+ – drive:SA"));
+    all.put("curtain, a channel bridged", Lines.plus(sound.get("curtain"), "drive:S+ – drive:SA"));
     all.put(
         "curtain over a relay that sends pulses",
         selected(sound.get("curtain over relay"), "belt-safety-relay", "cross", "on"));
     all.put(
         "plain contacts on tested inputs",
         moved(moved(sound.get("tested inputs"), "drive:TA", "drive:S+"), "drive:TB", "drive:S+"));
-    all.put("enable, bridged", plus(sound.get("enable"), "drive:P24 – drive:DI1"));
+    all.put("enable, bridged", Lines.plus(sound.get("enable"), "drive:P24 – drive:DI1"));
     all.put("guard in no channel", guardInNoChannel());
     all.put("loop over a fault contact", overFaultContact("running"));
     all.put("loop over a healthy contact", overFaultContact("healthy"));
-    all.put("two zeros", minus(sound.get("relay"), "belt-safety-relay:A2"));
+    all.put("two zeros", Lines.minus(sound.get("relay"), "belt-safety-relay:A2"));
     return all;
   }
 
@@ -137,8 +141,8 @@ class StopsReadByHandTest {
   /** The reset loop over an output of the drive that shows something. */
   private static Project overFaultContact(String shows) {
     Project loop =
-        plus(
-            minus(sound().get("relay"), "belt-reset:13"),
+        Lines.plus(
+            Lines.minus(sound().get("relay"), "belt-reset:13"),
             "plc:L+ – drive:FC",
             "drive:FR – belt-reset:13");
     Drive drive = loop.drives().get(0);
@@ -157,7 +161,8 @@ class StopsReadByHandTest {
 
   private static Project guardInNoChannel() {
     Project direct = sound().get("direct");
-    return plus(direct.withWires(List.of()), "drive:P24 – drive:STO1", "drive:P24 – drive:STO2");
+    return Lines.plus(
+        direct.withWires(List.of()), "drive:P24 – drive:STO1", "drive:P24 – drive:STO2");
   }
 
   private static Project jumpered(Project project) {
@@ -175,21 +180,6 @@ class StopsReadByHandTest {
             .findFirst()
             .orElseThrow()
             .withSelector(selector, option));
-  }
-
-  private static Project plus(Project project, String... wires) {
-    Project next = project;
-    for (String wire : wires) {
-      String[] ends = wire.split(" – ");
-      next = next.with(new Wire("x" + next.wires().size(), Lines.ref(ends[0]), Lines.ref(ends[1])));
-    }
-    return next;
-  }
-
-  private static Project minus(Project project, String terminal) {
-    List<Wire> rest = new ArrayList<>(project.wires());
-    assertThat(rest.removeIf(w -> w.touches(Lines.ref(terminal)))).as(terminal).isTrue();
-    return project.withWires(rest);
   }
 
   private static Project moved(Project project, String from, String to) {

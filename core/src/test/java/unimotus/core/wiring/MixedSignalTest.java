@@ -14,10 +14,10 @@ import unimotus.core.link.LinkKind;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
-import unimotus.core.path.PathFactory;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.way.PathFactory;
 
 /**
  * What the signal path says of a range that meets another, beside what the solved circuit delivers

@@ -6,7 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
-import unimotus.core.detective.Cause;
+import unimotus.core.detective.AxisCause;
 import unimotus.core.detective.Diagnosis;
 import unimotus.core.detective.NextMeasurement;
 import unimotus.core.detective.Suspicion;
@@ -83,7 +83,7 @@ final class DetectivePane extends VBox {
             bar);
     if (leading) {
       box.getChildren().add(Parts.prose(suspicion.signature(), "ink-label"));
-      if (suspicion.cause() != Cause.NOT_EXPLAINED) {
+      if (suspicion.cause() != AxisCause.NOT_EXPLAINED) {
         box.getChildren()
             .add(
                 Parts.label(

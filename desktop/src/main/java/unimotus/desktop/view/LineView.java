@@ -19,7 +19,6 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Project;
-import unimotus.core.path.OutputModule;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
@@ -201,10 +200,7 @@ final class LineView implements View {
 
   /** How the reference comes; empty where nothing is chosen yet. */
   private static Optional<String> link(SignalPath path) {
-    return path.analog()
-        .filter(a -> !a.module().point().equals(OutputModule.NONE))
-        .map(a -> a.module().range().label())
-        .or(() -> path.register().map(r -> "register"));
+    return Optional.of(path.link().label()).filter(l -> !l.isEmpty());
   }
 
   private List<String> knots(AxisReview review) {

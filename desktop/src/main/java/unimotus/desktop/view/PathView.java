@@ -158,7 +158,7 @@ final class PathView implements View {
   }
 
   private void showCurve(SignalPath path, PathState state) {
-    MeasureUnit unit = path.product().unit();
+    MeasureUnit unit = path.mechanics().unit();
     MeasureUnit shown = desk.units().shown(unit);
     double low = Math.min(path.scale().inverse(path.scale().low()), path.scale().speedAtFull());
     double high = Math.max(path.scale().inverse(path.scale().low()), path.scale().speedAtFull());

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
+import java.util.function.Function;
 import javafx.geometry.Pos;
 import javafx.scene.Group;
 import javafx.scene.control.Label;
@@ -18,6 +19,7 @@ import javafx.scene.shape.LineTo;
 import javafx.scene.shape.MoveTo;
 import javafx.scene.shape.Path;
 import javafx.scene.shape.QuadCurveTo;
+import unimotus.core.path.Carrier;
 import unimotus.core.path.PathPoint;
 import unimotus.core.path.PathState;
 import unimotus.core.path.SignalPath;
@@ -48,6 +50,7 @@ final class ThreadPane extends Pane {
   private final Path backLine = new Path();
   private final Group knots = new Group();
   private final Map<Station, VBox> boxes = new HashMap<>();
+  private Function<Station, Carrier> carriers = station -> Carrier.WITHIN;
   private PathState state = new PathState(List.of());
   private Station touched = Station.NUMBER;
 
@@ -69,6 +72,7 @@ final class ThreadPane extends Pane {
   }
 
   void show(SignalPath path, PathState next, Station chosen) {
+    carriers = path.link()::carrier;
     state = next;
     touched = chosen;
     getChildren().removeAll(boxes.values());
@@ -198,8 +202,8 @@ final class ThreadPane extends Pane {
     backLine.getElements().clear();
     if (answers) {
       double[] backX = {
-        centres.getOrDefault(Station.SIGNAL, centres.get(Station.SYNCHRONOUS)),
-        centres.get(Station.COUNTS),
+        under(centres, Station.SIGNAL, Station.SYNCHRONOUS),
+        under(centres, Station.COUNTS, Station.PERCENT),
         centres.get(Station.NUMBER)
       };
       for (int i = 0; i < BACK.size(); i++) {
@@ -209,6 +213,11 @@ final class ThreadPane extends Pane {
     }
     // Nodes made during layout get no styles by themselves until the next change.
     knots.applyCss();
+  }
+
+  /** A station of the way back stands under its like, else under one that every path has. */
+  private static double under(Map<Station, Double> centres, Station like, Station otherwise) {
+    return centres.containsKey(like) ? centres.get(like) : centres.get(otherwise);
   }
 
   /** The stations of the way forth that this path has. */
@@ -258,14 +267,17 @@ final class ThreadPane extends Pane {
       Station before = forth.get(i - 1);
       double from = centres.get(before);
       double to = centres.get(forth.get(i));
-      if (before == Station.SIGNAL) {
-        line.getElements().addAll(wave(from, to, FORTH_Y));
-      } else if (before == Station.COUNTS && forth.get(i) == Station.FREQUENCY) {
-        line.getElements().addAll(messages(from, to, FORTH_Y));
-      } else {
-        line.getElements().add(new LineTo(to, FORTH_Y));
-      }
+      line.getElements().addAll(stroke(carriers.apply(before), from, to));
     }
+  }
+
+  private static List<javafx.scene.shape.PathElement> stroke(
+      Carrier carrier, double from, double to) {
+    return switch (carrier) {
+      case WITHIN -> List.of(new LineTo(to, FORTH_Y));
+      case WIRES -> wave(from, to, FORTH_Y);
+      case MESSAGES -> messages(from, to, FORTH_Y);
+    };
   }
 
   /** The stroke of an analog link. */

@@ -68,8 +68,8 @@ public final class BusReadings {
     OptionalDouble value = sample.value(RegisterRole.REFERENCE);
     evidence
         .path()
-        .register()
-        .map(link -> link.program().raw(value.orElse(Double.NaN)))
+        .link()
+        .readBack(value.orElse(Double.NaN))
         .ifPresent(raw -> add(readings, percent, Station.COUNTS, raw, instrument, by, clock));
     add(readings, percent, Station.FREQUENCY, output, instrument, by, clock);
     sample

@@ -9,7 +9,7 @@ import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import unimotus.core.detective.Cause;
+import unimotus.core.detective.AxisCause;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.FieldbusLink;
@@ -23,6 +23,7 @@ import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
+import unimotus.core.way.register.RegisterCause;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 import unimotus.workbench.Evidence;
@@ -113,7 +114,7 @@ class InfeedBeltTest {
         .hasSize(9)
         .allMatch(v -> v.outcome() == Verdict.Outcome.AGREES);
     assertThat(evidence(proved).diagnosis().suspicions().get(0).cause())
-        .isEqualTo(Cause.AS_DESIGNED);
+        .isEqualTo(AxisCause.AS_DESIGNED);
   }
 
   /**
@@ -148,7 +149,7 @@ class InfeedBeltTest {
       link.handBack();
     }
     assertThat(evidence(read).diagnosis().suspicions().get(0).cause())
-        .isEqualTo(Cause.REGISTER_SCALE);
+        .isEqualTo(RegisterCause.REGISTER_SCALE);
   }
 
   private static Reading reading(Evidence on, int percent, Station station, double amount) {

@@ -1,10 +1,13 @@
-package unimotus.core.path;
+package unimotus.core.way.analog;
 
 import static unimotus.core.path.Numbers.text;
 
 import java.util.Optional;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.derivation.Step;
+import unimotus.core.path.Numbers;
+import unimotus.core.path.Stage;
+import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.Option;
 

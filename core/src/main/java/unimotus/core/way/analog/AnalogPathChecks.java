@@ -1,4 +1,4 @@
-package unimotus.core.path;
+package unimotus.core.way.analog;
 
 import static unimotus.core.path.Numbers.text;
 import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
@@ -10,6 +10,7 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
+import unimotus.core.path.PathFindings;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;

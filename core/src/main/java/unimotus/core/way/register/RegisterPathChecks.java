@@ -1,4 +1,4 @@
-package unimotus.core.path;
+package unimotus.core.way.register;
 
 import static unimotus.core.path.Numbers.text;
 import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
@@ -8,6 +8,7 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
+import unimotus.core.path.PathFindings;
 
 /**
  * What the program means by a reference in a register held against what register and drive take.

@@ -1,9 +1,12 @@
-package unimotus.core.path;
+package unimotus.core.way.analog;
 
 import static unimotus.core.path.Numbers.text;
 
 import java.util.Optional;
 import unimotus.core.derivation.Step;
+import unimotus.core.path.FrequencyLimits;
+import unimotus.core.path.Stage;
+import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
 
 /**

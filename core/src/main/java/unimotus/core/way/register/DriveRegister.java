@@ -1,4 +1,4 @@
-package unimotus.core.path;
+package unimotus.core.way.register;
 
 import static unimotus.core.path.Numbers.text;
 
@@ -7,6 +7,10 @@ import unimotus.core.derivation.Step;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.motor.SpeedScale;
+import unimotus.core.path.FrequencyLimits;
+import unimotus.core.path.Numbers;
+import unimotus.core.path.Stage;
+import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
 
 /**

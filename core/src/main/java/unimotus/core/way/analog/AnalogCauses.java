@@ -1,4 +1,4 @@
-package unimotus.core.detective;
+package unimotus.core.way.analog;
 
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -7,10 +7,12 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import unimotus.core.analog.SignalRange;
-import unimotus.core.path.AnalogLink;
-import unimotus.core.path.DriveReference;
-import unimotus.core.path.OutputModule;
-import unimotus.core.path.ProgramCounts;
+import unimotus.core.detective.AxisCause;
+import unimotus.core.detective.Cause;
+import unimotus.core.detective.Clue;
+import unimotus.core.detective.Clues;
+import unimotus.core.detective.Variant;
+import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.QuantityFormat;
 
@@ -31,6 +33,13 @@ final class AnalogCauses {
 
   /** The variants of a cause on this link; empty where it does not occur here. */
   List<Variant> variants(Cause cause) {
+    if (cause == AxisCause.DRIVE_SPAN) {
+      return driveSpan();
+    }
+    return cause instanceof AnalogCause own ? variants(own) : List.of();
+  }
+
+  private List<Variant> variants(AnalogCause cause) {
     return switch (cause) {
       case DRIVE_DEAD_ZERO -> driveDeadZero();
       case CONTROLLER_DEAD_ZERO -> controllerDeadZero();
@@ -39,7 +48,6 @@ final class AnalogCauses {
       case DEAD_OUTPUT -> List.of(variant("", link.with(dead())));
       case OPEN_WIRE -> openWire();
       case RAW_FULL_SCALE -> rawFullScale();
-      case DRIVE_SPAN -> driveSpan();
       case INPUT_INVERTED -> List.of(variant("", link.with(link.input().turnedRound())));
       case INPUT_KIND -> inputKind();
       case HALF_RANGE -> halfRange();
@@ -49,7 +57,6 @@ final class AnalogCauses {
               .toList();
       case JOINT -> joint();
       case OFFSET -> offset();
-      default -> List.of();
     };
   }
 
@@ -154,7 +161,7 @@ final class AnalogCauses {
   private List<Variant> driveSpan() {
     DriveReference r = link.reference();
     Stream<Variant> usual =
-        Arrays.stream(Causes.USUAL_HERTZ)
+        FrequencyLimits.usualHertz()
             .filter(top -> Math.abs(top - r.frequencyAtHighHertz()) > 0.5)
             .filter(top -> top > r.frequencyAtLowHertz())
             .mapToObj(top -> variant(atFullSignal(top), link.with(span(r, top))));

@@ -1,4 +1,4 @@
-package unimotus.core.path;
+package unimotus.core.way.register;
 
 import static unimotus.core.path.Numbers.text;
 import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
@@ -8,6 +8,9 @@ import unimotus.core.derivation.Step;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.motor.SpeedScale;
+import unimotus.core.path.Numbers;
+import unimotus.core.path.Stage;
+import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
 
 /**

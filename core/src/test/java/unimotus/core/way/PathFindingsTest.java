@@ -1,4 +1,4 @@
-package unimotus.core.path;
+package unimotus.core.way;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -21,6 +21,7 @@ import unimotus.core.machine.Reference;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
+import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingValue;
@@ -100,7 +101,7 @@ class PathFindingsTest {
 
   private static List<Finding> found(Project project, Rule rule) {
     AxisAssembly axis = Fixtures.assembly(project);
-    List<Finding> all = new ArrayList<>(PathChecks.check(axis, PathFactory.of(axis)));
+    List<Finding> all = new ArrayList<>(PathFactory.check(axis, PathFactory.of(axis)));
     all.addAll(AnalogLinkChecks.check(axis));
     return all.stream().filter(f -> f.rule() == rule).toList();
   }

@@ -1,10 +1,9 @@
-package unimotus.core.proof;
+package unimotus.core.way.analog;
 
 import java.util.Optional;
 import java.util.OptionalDouble;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.TerminalRef;
-import unimotus.core.path.AnalogLink;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.CommandState;

@@ -1,15 +1,17 @@
-package unimotus.core.detective;
+package unimotus.core.way.register;
 
 import java.util.Arrays;
 import java.util.List;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
+import unimotus.core.detective.AxisCause;
+import unimotus.core.detective.Cause;
+import unimotus.core.detective.Clues;
+import unimotus.core.detective.Variant;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.motor.SpeedScale;
-import unimotus.core.path.DriveRegister;
 import unimotus.core.path.FrequencyLimits;
-import unimotus.core.path.RegisterLink;
 import unimotus.core.quantity.QuantityFormat;
 
 /** A reference in a register as it would be under each cause. */
@@ -27,11 +29,16 @@ final class RegisterCauses {
 
   /** The variants of a cause on this link; empty where it does not occur here. */
   List<Variant> variants(Cause cause) {
+    if (cause == AxisCause.DRIVE_SPAN) {
+      return spans();
+    }
+    return cause instanceof RegisterCause own ? variants(own) : List.of();
+  }
+
+  private List<Variant> variants(RegisterCause cause) {
     return switch (cause) {
       case REGISTER_SCALE -> scales();
       case REGISTER_ORDER -> orders();
-      case DRIVE_SPAN -> spans();
-      default -> List.of();
     };
   }
 
@@ -85,7 +92,7 @@ final class RegisterCauses {
   /** What 100 % is in the drive; only a register in percent leaves that open. */
   private List<Variant> spans() {
     SpeedScale speeds = link.drive().speeds();
-    return Arrays.stream(entry().unit().equals("%") ? Causes.USUAL_HERTZ : new double[0])
+    return (entry().unit().equals("%") ? FrequencyLimits.usualHertz() : DoubleStream.empty())
         .filter(top -> Math.abs(top - speeds.maximumHertz()) > 0.5)
         .mapToObj(
             top ->

@@ -1,9 +1,11 @@
-package unimotus.core.path;
+package unimotus.core.way.analog;
 
 import static unimotus.core.path.Numbers.text;
 
 import unimotus.core.analog.AnalogFormulas;
 import unimotus.core.derivation.Step;
+import unimotus.core.path.Stage;
+import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
 
 /**

@@ -1,4 +1,4 @@
-package unimotus.core.path;
+package unimotus.core.way.register;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
@@ -16,15 +16,20 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
+import unimotus.core.path.PathPoint;
+import unimotus.core.path.SignalPath;
+import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.way.PathFactory;
+import unimotus.core.way.analog.AnalogLink;
 
 /**
  * A reference that is written into a register. The scales are those manuals give (common practice):
  * hertz in hundredths, percent in tenths, 0x4000 for 100 %, rpm.
  */
-class RegisterPathTest {
+class RegisterWayTest {
   private static RegisterEntry register(RegisterType type, double scale, String unit, double most) {
     return Fixtures.reference(type, scale, unit, most);
   }
@@ -100,13 +105,13 @@ class RegisterPathTest {
     Project wired =
         Fixtures.withReference(
             project, Fixtures.axis(project).reference().withTerminals("AO0", "AI1"));
-    assertThat(PathFactory.of(Fixtures.assembly(wired)).analog()).isPresent();
-    assertThat(PathFactory.of(Fixtures.assembly(project)).register()).isPresent();
+    assertThat(PathFactory.of(Fixtures.assembly(wired)).link()).isInstanceOf(AnalogLink.class);
+    assertThat(PathFactory.of(Fixtures.assembly(project)).link()).isInstanceOf(RegisterLink.class);
   }
 
   private static List<Finding> findings(RegisterEntry entry) {
     AxisAssembly axis = axis(entry);
-    return PathChecks.check(axis, PathFactory.of(axis));
+    return PathFactory.check(axis, PathFactory.of(axis));
   }
 
   @Test
@@ -145,7 +150,7 @@ class RegisterPathTest {
             Fixtures.withSetting(
                 Fixtures.withSetting(Fixtures.overRegister(entry), "P5", 40), "P4", 5));
     SignalPath path = PathFactory.of(axis);
-    assertThat(PathChecks.check(axis, path))
+    assertThat(PathFactory.check(axis, path))
         .extracting(Finding::rule)
         .containsExactly(Rule.CLAMPED_MAXIMUM, Rule.MINIMUM_FLOOR);
     assertThat(path.value(Station.FREQUENCY, 25)).isEqualTo(40);
@@ -166,7 +171,7 @@ class RegisterPathTest {
   @Test
   void aTextIsNoReference() {
     RegisterEntry text = register(RegisterType.TEXT_16, 1, "", 0);
-    assertThat(PathFactory.overRegister(axis(text))).isEmpty();
+    assertThat(new RegisterWay().isChosen(axis(text))).isFalse();
   }
 
   /** Scales that do not divide evenly must not push the greatest number out of its register. */

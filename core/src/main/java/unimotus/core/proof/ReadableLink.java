@@ -1,0 +1,50 @@
+package unimotus.core.proof;
+
+import java.util.List;
+import java.util.Optional;
+import unimotus.core.finding.Finding;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Reference;
+import unimotus.core.path.ReferenceLink;
+import unimotus.core.path.SignalPath;
+
+/** A link on which something can be read between the program and the drive's display. */
+public interface ReadableLink extends ReferenceLink {
+
+  /** The word for what is read on it, as in "Signal and display with the motor isolated". */
+  String readWord();
+
+  /**
+   * What can be read on the way of an axis.
+   *
+   * @param asWired whether the wires count as they are, or the path alone
+   */
+  LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired);
+
+  /** Why nothing can be read on the way yet; empty where all that it needs is chosen. */
+  Optional<String> unsent(Reference reference);
+
+  /** Why nothing reaches the drive yet; empty where all that it needs is chosen. */
+  Optional<String> unreceived(Reference reference);
+
+  /** Whether nothing can be read on the way while this finding, an error, stands. */
+  boolean isSilencedBy(Finding error);
+
+  /** The link of a path; every way of command has one of these. */
+  static ReadableLink of(SignalPath path) {
+    return (ReadableLink) path.link();
+  }
+
+  /** What can be read on the way of one axis, at any number of its program. */
+  interface LinkReadings {
+
+    /** What is read at a number, in the order of the signal; possibly empty. */
+    List<LinkReading> at(double number);
+
+    /** The number whose command the drive really receives. */
+    double received(double number);
+
+    /** Whether the drive shows a fault since the command never arrives. */
+    boolean trips();
+  }
+}

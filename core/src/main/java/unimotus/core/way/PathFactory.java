@@ -1,0 +1,221 @@
+package unimotus.core.way;
+
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.analog.SignalRange;
+import unimotus.core.finding.Finding;
+import unimotus.core.machine.Answer;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Reference;
+import unimotus.core.machine.Unusable;
+import unimotus.core.motion.ShaftLoad;
+import unimotus.core.motor.MotorFormulas;
+import unimotus.core.path.AnswerModule;
+import unimotus.core.path.AnswerPath;
+import unimotus.core.path.AnswerProgram;
+import unimotus.core.path.Channels;
+import unimotus.core.path.DriveAnswer;
+import unimotus.core.path.GearStage;
+import unimotus.core.path.GearTrain;
+import unimotus.core.path.InductionMotor;
+import unimotus.core.path.MotorPoles;
+import unimotus.core.path.PathChecks;
+import unimotus.core.path.PathFindings;
+import unimotus.core.path.ProductStage;
+import unimotus.core.path.ProgramScale;
+import unimotus.core.path.SignalPath;
+import unimotus.core.path.SlipStage;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.Option;
+import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.SettingRole;
+
+/** Builds the signal path of an axis from its design. */
+public final class PathFactory {
+  private PathFactory() {}
+
+  /** What stands between a drive's input and its shaft. */
+  private static final Set<SettingRole> OF_THE_PATH =
+      EnumSet.of(
+          SettingRole.MINIMUM_FREQUENCY,
+          SettingRole.MAXIMUM_FREQUENCY,
+          SettingRole.RAMP_BASE_FREQUENCY,
+          SettingRole.ACCELERATION_TIME,
+          SettingRole.DECELERATION_TIME,
+          SettingRole.STOP_MODE,
+          SettingRole.SLIP_COMPENSATION);
+
+  /** What belongs to the terminals the path goes over. */
+  private static final Set<SettingRole> OF_ITS_TERMINALS =
+      EnumSet.of(
+          SettingRole.ANALOG_RANGE,
+          SettingRole.FREQUENCY_AT_LOW,
+          SettingRole.FREQUENCY_AT_HIGH,
+          SettingRole.ANALOG_INVERT,
+          SettingRole.DEAD_BAND,
+          SettingRole.LOSS_ACTION,
+          SettingRole.ANSWER_RANGE,
+          SettingRole.ANSWER_FULL_SCALE);
+
+  /** Why an axis has no signal path that anything could be told of; empty where it has one. */
+  public static Optional<String> fault(AxisAssembly axis) {
+    if (axis.motor().servo() != null) {
+      return Optional.of("%s is a servo motor".formatted(axis.motor().name()));
+    }
+    Optional<String> plate = plateFault(axis);
+    if (plate.isPresent()) {
+      return plate;
+    }
+    Reference reference = axis.axis().reference();
+    Answer answer = axis.axis().answer();
+    Optional<String> point =
+        missing(axis.controllerSheet(), axis.controller().name(), reference.output())
+            .or(() -> missing(axis.driveSheet(), axis.drive().name(), reference.input()))
+            .or(() -> missing(axis.driveSheet(), axis.drive().name(), answer.output()))
+            .or(() -> missing(axis.controllerSheet(), axis.controller().name(), answer.input()));
+    return point
+        .or(() -> unusable(axis, reference, answer))
+        .or(() -> Ways.conflict(axis))
+        .or(() -> Ways.of(axis).fault(axis));
+  }
+
+  private static Optional<String> plateFault(AxisAssembly axis) {
+    Plate plate = axis.motor().plate();
+    try {
+      MotorFormulas.poles(plate);
+      MotorFormulas.ratedSlipRpm(plate);
+      return Optional.empty();
+    } catch (IllegalArgumentException impossible) {
+      return Optional.of(String.valueOf(impossible.getMessage()));
+    }
+  }
+
+  private static Optional<String> missing(
+      DeviceSheet sheet, String device, @Nullable String terminal) {
+    return terminal == null || sheet.terminal(terminal).isPresent()
+        ? Optional.empty()
+        : Optional.of("%s has no terminal '%s'".formatted(device, terminal));
+  }
+
+  /** The first value on the way that cannot be used. */
+  private static Optional<String> unusable(AxisAssembly axis, Reference reference, Answer answer) {
+    Stream<Unusable> controller =
+        Unusable.selectors(
+            axis.controller(),
+            axis.controllerSheet(),
+            s -> isOneOf(s.terminal(), reference.output(), answer.input()))
+            .stream();
+    Stream<Unusable> switches =
+        Unusable.selectors(
+            axis.drive(),
+            axis.driveSheet(),
+            s -> isOneOf(s.terminal(), reference.input(), answer.output()))
+            .stream();
+    Stream<Unusable> settings =
+        Unusable.settings(
+            axis.drive(),
+            axis.driveSheet(),
+            s ->
+                OF_THE_PATH.contains(s.role())
+                    || (OF_ITS_TERMINALS.contains(s.role())
+                        && isOneOf(s.terminal(), reference.input(), answer.output())))
+            .stream();
+    return Stream.of(controller, switches, settings)
+        .flatMap(s -> s)
+        .filter(Unusable::isKnown)
+        .map(Unusable::text)
+        .findFirst();
+  }
+
+  private static boolean isOneOf(
+      @Nullable String terminal, @Nullable String one, @Nullable String other) {
+    return terminal != null && (terminal.equals(one) || terminal.equals(other));
+  }
+
+  /** What the wires of the way of command lack, path or none; possibly empty. */
+  public static List<Finding> checkWires(AxisAssembly axis) {
+    PathFindings findings = new PathFindings(axis);
+    Ways.of(axis).checkWires(axis, findings);
+    return findings.found();
+  }
+
+  /** What the ends of the way of command have against each other; possibly empty. */
+  public static List<Finding> check(AxisAssembly axis, SignalPath path) {
+    PathFindings findings = new PathFindings(axis);
+    ((CommandLink) path.link()).check(axis, findings);
+    List<Finding> found = new ArrayList<>(findings.found());
+    found.addAll(PathChecks.check(axis, path));
+    return found;
+  }
+
+  /**
+   * The path of an axis. Where a channel is not chosen yet, the usual range stands in for it and
+   * the checks say so.
+   *
+   * @throws IllegalArgumentException where {@link #fault} says something
+   */
+  public static SignalPath of(AxisAssembly axis) {
+    fault(axis)
+        .ifPresent(
+            f -> {
+              throw new IllegalArgumentException(f);
+            });
+    Reference reference = axis.axis().reference();
+    Mechanics mechanics = axis.axis().mechanics();
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    CommandLink link = Ways.of(axis).link(axis);
+    Plate plate = axis.motor().plate();
+    return new SignalPath(
+        new ProgramScale(
+            reference.speedAtZero(),
+            reference.speedAtFull(),
+            mechanics.unit(),
+            link.leastPercent()),
+        link,
+        new InductionMotor(
+            new MotorPoles(MotorFormulas.poles(plate), 1, link.maximumHertz()),
+            slip(axis, plate, settings)),
+        new GearTrain(
+            new GearStage(mechanics.gearRatio()),
+            new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText())),
+        axis.axis().answer().isWired() ? answer(axis, settings) : null);
+  }
+
+  private static SlipStage slip(AxisAssembly axis, Plate plate, EffectiveSettings settings) {
+    return new SlipStage(
+        MotorFormulas.ratedSlipRpm(plate),
+        MotorFormulas.ratedTorqueNewtonMetres(plate),
+        ShaftLoad.of(axis),
+        settings.is(SettingRole.SLIP_COMPENSATION, Option.ON, Option.OFF));
+  }
+
+  private static AnswerPath answer(AxisAssembly axis, EffectiveSettings settings) {
+    Answer answer = axis.axis().answer();
+    String output = String.valueOf(answer.output());
+    String input = String.valueOf(answer.input());
+    SignalRange sent =
+        SignalRange.ofLabel(
+                settings.choice(SettingRole.ANSWER_RANGE, output, Channels.USUAL_RANGE.label()))
+            .orElse(Channels.USUAL_RANGE);
+    double fullScale =
+        settings.number(
+            SettingRole.ANSWER_FULL_SCALE,
+            output,
+            settings.number(SettingRole.MAXIMUM_FREQUENCY, 50));
+    return new AnswerPath(
+        new DriveAnswer(output, sent, fullScale),
+        new AnswerModule(
+            input,
+            Channels.range(axis, input),
+            Channels.fullScale(axis, input, answer.programFullScaleCounts())),
+        new AnswerProgram(
+            answer.programFullScaleCounts(), answer.speedAtFull(), axis.axis().mechanics().unit()));
+  }
+}

@@ -1,0 +1,32 @@
+package unimotus.core.way;
+
+import java.util.Optional;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.path.PathFindings;
+
+/**
+ * A way in which a program, a hand or the drive itself says how fast. A new one is a package with
+ * one of these in it, and one line in {@code META-INF/services/unimotus.core.way.WayOfCommand}.
+ */
+public interface WayOfCommand {
+
+  /** What it is called, in a few words. */
+  String name();
+
+  /** Whether an axis is commanded this way. At most one way may claim an axis. */
+  boolean isChosen(AxisAssembly axis);
+
+  /** Whether it stands in until something is chosen; the checks say so. */
+  default boolean isUsual() {
+    return false;
+  }
+
+  /** Why it has no link that anything could be told of; empty where it has one. */
+  Optional<String> fault(AxisAssembly axis);
+
+  /** What its wires lack; asked whether or not it has a link. */
+  void checkWires(AxisAssembly axis, PathFindings findings);
+
+  /** Its link on an axis that it has no fault on. */
+  CommandLink link(AxisAssembly axis);
+}

@@ -1,0 +1,17 @@
+package unimotus.core.detective;
+
+import java.util.List;
+import java.util.stream.Stream;
+import unimotus.core.way.analog.AnalogCause;
+import unimotus.core.way.register.RegisterCause;
+
+/** The causes of every axis and of every way of command that ships. */
+final class AllCauses {
+  private AllCauses() {}
+
+  static List<Cause> all() {
+    return Stream.<Cause[]>of(AxisCause.values(), AnalogCause.values(), RegisterCause.values())
+        .flatMap(Stream::of)
+        .toList();
+  }
+}
