@@ -69,36 +69,24 @@ final class Unknowns {
   private static List<Integer> order(Circuit circuit, Islands islands) {
     int size = circuit.nodes().size();
     BitSet[] neighbours = neighbours(circuit, islands);
-    int[] degrees = new int[size];
-    BitSet left = new BitSet(size);
+    ByDegree left = new ByDegree(size);
     for (int node = 0; node < size; node++) {
-      left.set(node, !islands.isGround(node));
-      degrees[node] = neighbours[node].cardinality();
+      if (!islands.isGround(node)) {
+        left.put(node, neighbours[node].cardinality());
+      }
     }
     List<Integer> order = new ArrayList<>(size);
-    while (!left.isEmpty()) {
-      int best = leastJoined(left, degrees);
+    for (int best = left.take(); best >= 0; best = left.take()) {
       order.add(best);
-      left.clear(best);
       BitSet around = neighbours[best];
       for (int n = around.nextSetBit(0); n >= 0; n = around.nextSetBit(n + 1)) {
         neighbours[n].or(around);
         neighbours[n].clear(n);
         neighbours[n].clear(best);
-        degrees[n] = neighbours[n].cardinality();
+        left.put(n, neighbours[n].cardinality());
       }
     }
     return order;
-  }
-
-  private static int leastJoined(BitSet left, int[] degrees) {
-    int best = left.nextSetBit(0);
-    for (int n = best; n >= 0 && degrees[best] > 1; n = left.nextSetBit(n + 1)) {
-      if (degrees[n] < degrees[best]) {
-        best = n;
-      }
-    }
-    return best;
   }
 
   private static BitSet[] neighbours(Circuit circuit, Islands islands) {

@@ -1,8 +1,10 @@
 package unimotus.core.discrete;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -11,13 +13,11 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Nets;
-import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityText;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.SelectorRole;
-import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.CommandState;
@@ -27,8 +27,8 @@ import unimotus.core.wiring.LineSolver;
 import unimotus.core.wiring.PlacedDevice;
 
 /**
- * Supplies of the whole line, wherever their load hangs: shorted or overloaded, two on one
- * conductor, set for another mains.
+ * Supplies, wherever their load hangs: shorted or overloaded, two on one conductor, set for another
+ * mains.
  */
 public final class SupplyChecks {
   /** Share of a limit from which it counts as reached. */
@@ -63,27 +63,39 @@ public final class SupplyChecks {
     }
   }
 
-  /** Every fault of the line's supplies with all outputs off; possibly empty. */
-  public static List<Fault> ofLine(Project project, SheetCatalogue sheets) {
-    Installation installation = Installation.of(project, sheets);
-    LineSolution rest = new LineSolver(installation).solve(CommandState.REST);
+  /** Every fault of an installation's supplies with all outputs off; possibly empty. */
+  static List<Fault> of(Installation installation) {
+    List<TerminalRef> supplies = supplies(installation);
     List<Fault> found = new ArrayList<>();
-    List<TerminalRef> supplies = new ArrayList<>();
-    for (PlacedDevice device : installation.devices()) {
-      mains(device).ifPresent(found::add);
-      for (Terminal terminal : device.sheet().terminals()) {
-        if (terminal.role() == TerminalRole.SUPPLY_24V) {
-          TerminalRef ref = device.ref(terminal.id());
-          supplies.add(ref);
-          OptionalDouble amperes = rest.delivered(ref);
-          if (amperes.isPresent()) {
-            overload(ref, terminal, amperes.getAsDouble(), "all outputs off").ifPresent(found::add);
-          }
-        }
-      }
+    installation.devices().forEach(d -> mains(d).ifPresent(found::add));
+    if (!supplies.isEmpty()) {
+      LineSolution rest = new LineSolver(installation).solve(CommandState.REST);
+      supplies.forEach(s -> overload(installation, rest, s).ifPresent(found::add));
     }
     parallel(new Nets(installation.wires()), supplies, found);
     return found;
+  }
+
+  private static List<TerminalRef> supplies(Installation installation) {
+    List<TerminalRef> supplies = new ArrayList<>();
+    for (PlacedDevice device : installation.devices()) {
+      for (Terminal terminal : device.sheet().terminals()) {
+        if (terminal.role() == TerminalRole.SUPPLY_24V) {
+          supplies.add(device.ref(terminal.id()));
+        }
+      }
+    }
+    return supplies;
+  }
+
+  private static Optional<Fault> overload(
+      Installation installation, LineSolution rest, TerminalRef supply) {
+    OptionalDouble amperes = rest.delivered(supply);
+    return amperes.isEmpty()
+        ? Optional.empty()
+        : installation
+            .terminal(supply)
+            .flatMap(t -> overload(supply, t, amperes.getAsDouble(), "all outputs off"));
   }
 
   /** Whether a supply gives all it can. */
@@ -130,21 +142,23 @@ public final class SupplyChecks {
   }
 
   private static void parallel(Nets nets, List<TerminalRef> supplies, List<Fault> found) {
-    for (int one = 0; one < supplies.size(); one++) {
-      for (int other = one + 1; other < supplies.size(); other++) {
-        if (nets.joined(supplies.get(one), supplies.get(other))) {
-          found.add(
-              new Fault(
-                  Severity.WARNING,
-                  Rule.SUPPLIES_JOINED,
-                  supplies.get(other),
-                  supplies.get(one),
-                  "%s feeds the same conductor as %s"
-                      .formatted(supplies.get(other), supplies.get(one)),
-                  "The higher one carries all the load and drives current into the other; a short on one takes both.",
-                  "Feed from one, or join them over a decoupling module."));
-        }
-      }
+    Map<TerminalRef, List<TerminalRef>> before = new HashMap<>();
+    for (TerminalRef supply : supplies) {
+      List<TerminalRef> same =
+          before.computeIfAbsent(nets.conductor(supply), c -> new ArrayList<>());
+      same.forEach(one -> found.add(joined(one, supply)));
+      same.add(supply);
     }
+  }
+
+  private static Fault joined(TerminalRef one, TerminalRef other) {
+    return new Fault(
+        Severity.WARNING,
+        Rule.SUPPLIES_JOINED,
+        other,
+        one,
+        "%s feeds the same conductor as %s".formatted(other, one),
+        "The higher one carries all the load and drives current into the other; a short on one takes both.",
+        "Feed from one, or join them over a decoupling module.");
   }
 }

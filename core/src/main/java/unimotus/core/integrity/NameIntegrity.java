@@ -5,6 +5,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.Axis;
@@ -22,6 +23,7 @@ import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.CommandState;
 
 /** Names of axes, devices, terminals and states that are not there. */
@@ -36,6 +38,9 @@ final class NameIntegrity {
   private final Map<String, @Nullable DeviceSheet> sheetOf = new HashMap<>();
 
   private final Set<String> motors = new HashSet<>();
+
+  /** The terminals of a device by its id: asked for with both ends of every wire. */
+  private final Map<String, Set<String>> terminals = new HashMap<>();
 
   NameIntegrity(Project project, SheetCatalogue sheets, Integrity found) {
     this.project = project;
@@ -156,7 +161,11 @@ final class NameIntegrity {
     DeviceSheet sheet = sheetOf.get(ref.device());
     return sheet == null
         ? devices.containsKey(ref.device())
-        : sheet.terminal(ref.terminal()).isPresent();
+        : terminals.computeIfAbsent(ref.device(), k -> ids(sheet)).contains(ref.terminal());
+  }
+
+  private static Set<String> ids(DeviceSheet sheet) {
+    return sheet.terminals().stream().map(Terminal::id).collect(Collectors.toSet());
   }
 
   private void terminal(String axis, String place, String what, @Nullable TerminalRef ref) {

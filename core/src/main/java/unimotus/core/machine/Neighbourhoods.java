@@ -37,6 +37,7 @@ public final class Neighbourhoods {
   private final Map<String, Neighbourhood> found = new HashMap<>();
   private final Map<String, Fitted> fitted = new LinkedHashMap<>();
   private final Map<Stopped, StopReach> reaches = new HashMap<>();
+  private List<DeviceGroups.Group> groups = List.of();
 
   /** The neighbourhoods of a line, none of them searched yet. */
   public Neighbourhoods(Project project, SheetCatalogue sheets) {
@@ -91,6 +92,14 @@ public final class Neighbourhoods {
       found.put(stop.id(), reach.asIn(now));
     }
     return found;
+  }
+
+  /** Every device of the line in one group of those that wires join. */
+  public List<DeviceGroups.Group> groups() {
+    if (groups.isEmpty()) {
+      groups = DeviceGroups.of(project);
+    }
+    return groups;
   }
 
   private Map<String, Fitted> fitted() {

@@ -2,24 +2,25 @@ package unimotus.core.machine;
 
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 
 /** Which terminals are joined by wires, directly or over others. Built once, then asked. */
 public final class Nets {
-  private final Map<TerminalRef, TerminalRef> parent = new HashMap<>();
+  private final Joined<TerminalRef> ends = new Joined<>();
 
   /** Joins the ends of every wire. */
   public Nets(Collection<Wire> wires) {
-    for (Wire wire : wires) {
-      parent.put(root(wire.from()), root(wire.to()));
-    }
+    wires.forEach(w -> ends.join(w.from(), w.to()));
   }
 
   /** Whether the two terminals are one conductor; a terminal is joined with itself. */
   public boolean joined(TerminalRef a, TerminalRef b) {
-    return root(a).equals(root(b));
+    return conductor(a).equals(conductor(b));
+  }
+
+  /** One terminal that stands for the conductor a terminal is on: the same for all of them. */
+  public TerminalRef conductor(TerminalRef terminal) {
+    return ends.of(terminal);
   }
 
   /** The terminals of {@code candidates} joined with {@code terminal}, in their order. */
@@ -31,15 +32,5 @@ public final class Nets {
       }
     }
     return found;
-  }
-
-  private TerminalRef root(TerminalRef terminal) {
-    TerminalRef at = terminal;
-    TerminalRef above = parent.get(at);
-    while (above != null && !above.equals(at)) {
-      at = above;
-      above = parent.get(at);
-    }
-    return at;
   }
 }

@@ -414,7 +414,12 @@ public record Project(
   }
 
   private static <T> Optional<T> find(List<T> all, Function<T, String> idOf, String id) {
-    return all.stream().filter(t -> idOf.apply(t).equals(id)).findFirst();
+    for (T item : all) {
+      if (idOf.apply(item).equals(id)) {
+        return Optional.of(item);
+      }
+    }
+    return Optional.empty();
   }
 
   private static <T> List<T> put(List<T> all, Function<T, String> idOf, T item) {

@@ -12,6 +12,7 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.discrete.LineSupplies;
 import unimotus.core.discrete.SupplyChecks;
 import unimotus.core.finding.Finding;
 import unimotus.core.integrity.Integrity;
@@ -26,14 +27,17 @@ public final class LineReview {
   private final List<AxisReview> axes;
   private final Map<String, AxisReview> own;
   private final Neighbourhoods around;
+  private final LineSupplies supplies;
   private final List<Finding> line;
 
   private LineReview(
       List<AxisReview> axes,
       Map<String, AxisReview> own,
       Neighbourhoods around,
+      LineSupplies supplies,
       List<Finding> line) {
     this.around = around;
+    this.supplies = supplies;
     this.axes = List.copyOf(axes);
     this.own = own;
     this.line = List.copyOf(line);
@@ -60,34 +64,37 @@ public final class LineReview {
     for (Axis axis : project.axes()) {
       own.put(axis.id(), review(project, sheets, axis, around, previous));
     }
+    Map<String, Set<String>> owners = owners(own.values());
     Map<String, List<Finding>> shared = LineChecks.check(project);
     List<Finding> line = new ArrayList<>();
-    for (Integrity.Flaw flaw : Integrity.check(project, sheets, owners(own.values()))) {
+    for (Integrity.Flaw flaw : Integrity.check(project, sheets, owners)) {
       flaw.axes()
           .forEach(a -> shared.computeIfAbsent(a, k -> new ArrayList<>()).add(flaw.finding()));
       if (flaw.axes().isEmpty()) {
         line.add(flaw.finding());
       }
     }
-    supplies(project, sheets, own, shared, line);
+    LineSupplies supplies =
+        LineSupplies.of(
+            project, sheets, around.groups(), previous == null ? null : previous.supplies);
+    tell(supplies, own, owners, shared, line);
     List<AxisReview> all = new ArrayList<>();
     for (Axis axis : project.axes()) {
       AxisReview review = own.get(axis.id());
       List<Finding> more = shared.getOrDefault(axis.id(), List.of());
       all.add(more.isEmpty() ? review : review.with(more));
     }
-    return new LineReview(all, own, around, line);
+    return new LineReview(all, own, around, supplies, line);
   }
 
   /** Faults of supplies, told by the axes that use them, else by the line; none twice. */
-  private static void supplies(
-      Project project,
-      SheetCatalogue sheets,
+  private static void tell(
+      LineSupplies supplies,
       Map<String, AxisReview> own,
+      Map<String, Set<String>> owners,
       Map<String, List<Finding>> shared,
       List<Finding> line) {
-    Map<String, Set<String>> owners = owners(own.values());
-    for (SupplyChecks.Fault fault : SupplyChecks.ofLine(project, sheets)) {
+    for (SupplyChecks.Fault fault : supplies.faults()) {
       Set<String> axes = new TreeSet<>();
       fault.devices().forEach(d -> axes.addAll(owners.getOrDefault(d, Set.of())));
       if (axes.isEmpty()) {

@@ -2,6 +2,7 @@ package unimotus.core.sheet;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -51,19 +52,27 @@ public record DriveSheet(
 
   /** The setting with this code; empty where the drive has none such. */
   public Optional<SettingDefinition> setting(String code) {
-    return settings.stream().filter(s -> s.code().equals(code)).findFirst();
+    return first(s -> s.code().equals(code));
   }
 
   /** The setting that plays {@code role} for the whole drive; empty where there is none. */
   public Optional<SettingDefinition> setting(SettingRole role) {
-    return settings.stream().filter(s -> s.role() == role && s.terminal() == null).findFirst();
+    return first(s -> s.role() == role && s.terminal() == null);
   }
 
   /** The setting that plays {@code role} for one terminal; empty where there is none. */
   public Optional<SettingDefinition> setting(SettingRole role, String terminalId) {
-    return settings.stream()
-        .filter(s -> s.role() == role && terminalId.equals(s.terminal()))
-        .findFirst();
+    return first(s -> s.role() == role && terminalId.equals(s.terminal()));
+  }
+
+  // A plain loop: asked for each setting of each drive at every edit.
+  private Optional<SettingDefinition> first(Predicate<SettingDefinition> which) {
+    for (SettingDefinition setting : settings) {
+      if (which.test(setting)) {
+        return Optional.of(setting);
+      }
+    }
+    return Optional.empty();
   }
 
   @Override

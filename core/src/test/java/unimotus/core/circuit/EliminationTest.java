@@ -4,8 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
+import java.util.Set;
+import java.util.TreeMap;
+import java.util.TreeSet;
 import org.junit.jupiter.api.Test;
 
 /**
@@ -58,6 +63,42 @@ class EliminationTest {
     List<String> order = net.build().eliminationOrder();
     assertThat(order.subList(0, 2)).doesNotContain("b", "c");
     assertThat(order).hasSize(6);
+  }
+
+  /** Played by hand: each that goes has fewest neighbours, who are joined when it is gone. */
+  @Test
+  void eachThatGoesHasFewestNeighboursLeft() {
+    for (long seed = 0; seed < 100; seed++) {
+      Circuit circuit = random(seed, List.of());
+      Map<String, Set<String>> neighbours = new TreeMap<>();
+      for (Branch branch : circuit.branches()) {
+        String from = circuit.nodes().get(branch.from());
+        String to = circuit.nodes().get(branch.to());
+        neighbours.computeIfAbsent(from, k -> new TreeSet<>()).add(to);
+        neighbours.computeIfAbsent(to, k -> new TreeSet<>()).add(from);
+      }
+      List<String> order = circuit.eliminationOrder();
+      List<String> grounds = new ArrayList<>(circuit.nodes());
+      grounds.removeAll(order);
+      grounds.forEach(g -> remove(neighbours, g, false));
+      for (String node : order) {
+        int least = neighbours.values().stream().mapToInt(Set::size).min().orElseThrow();
+        assertThat(neighbours.get(node)).as("seed %d, %s", seed, node).hasSize(least);
+        remove(neighbours, node, true);
+      }
+      assertThat(neighbours).isEmpty();
+    }
+  }
+
+  private static void remove(Map<String, Set<String>> neighbours, String node, boolean joined) {
+    Set<String> around = neighbours.remove(node);
+    for (String other : around == null ? Set.<String>of() : around) {
+      neighbours.get(other).remove(node);
+      if (joined) {
+        neighbours.get(other).addAll(around);
+        neighbours.get(other).remove(other);
+      }
+    }
   }
 
   @Test
