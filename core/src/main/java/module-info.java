@@ -5,6 +5,8 @@
  * way of a number from the controller to the machine and back).
  */
 module unimotus.core {
+  requires static io.soabase.recordbuilder.core;
+  requires static java.compiler;
   requires static transitive org.jspecify;
   requires ejml.core;
   requires ejml.dsparse;

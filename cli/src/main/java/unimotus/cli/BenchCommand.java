@@ -13,6 +13,7 @@ import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
 import unimotus.core.bench.Trace;
+import unimotus.core.path.SignalPath;
 import unimotus.formats.trace.TraceCsv;
 import unimotus.workbench.Scenarios;
 
@@ -30,6 +31,7 @@ import unimotus.workbench.Scenarios;
 final class BenchCommand implements Callable<Integer> {
   @Mixin private ProjectInput input;
   @Mixin private Output output;
+  @Mixin private ChainOption chain;
 
   @Option(
       names = "--axis",
@@ -42,7 +44,8 @@ final class BenchCommand implements Callable<Integer> {
       names = "--scenario",
       required = true,
       paramLabel = "S",
-      description = "run-and-stop, steps, reversal, permission-lost, or events of your own.")
+      description =
+          "run-and-stop, steps, reversal, permission-lost, each-in-turn where there are preset speeds, or events of your own.")
   private String scenario;
 
   @Option(
@@ -65,8 +68,9 @@ final class BenchCommand implements Callable<Integer> {
     if (every < 1) {
       throw new IllegalArgumentException("--every must be at least 1, not " + every);
     }
-    BenchSetup setup = BenchSetup.of(complete.assembly(), complete.path());
-    Scenario chosen = Scenarios.find(scenario, setup, complete.path().scale().speedAtFull());
+    SignalPath path = chain.path(complete);
+    BenchSetup setup = BenchSetup.of(complete.assembly(), path);
+    Scenario chosen = Scenarios.find(scenario, setup, path);
     Trace trace = Bench.run(setup, chosen);
     try (BufferedWriter out = Files.newBufferedWriter(csv, StandardCharsets.UTF_8)) {
       TraceCsv.write(trace, every, out);

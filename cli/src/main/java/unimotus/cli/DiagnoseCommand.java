@@ -16,6 +16,8 @@ import unimotus.core.detective.Diagnosis;
 import unimotus.core.detective.NextMeasurement;
 import unimotus.core.detective.Suspicion;
 import unimotus.core.machine.Reading;
+import unimotus.core.path.Chain;
+import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Prediction;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Evidence;
@@ -37,6 +39,7 @@ final class DiagnoseCommand implements Callable<Integer> {
 
   @Mixin private ProjectInput input;
   @Mixin private Output output;
+  @Mixin private ChainOption chain;
 
   @Option(
       names = "--axis",
@@ -58,9 +61,10 @@ final class DiagnoseCommand implements Callable<Integer> {
     ProjectInput.Complete complete = line.complete(axis);
     Evidence evidence = Evidence.of(line.project(), complete.review());
     Diagnosis diagnosis =
-        readings.isEmpty()
-            ? evidence.diagnosis()
-            : Detective.diagnose(complete.path(), evidence.predictions(), typed(evidence));
+        chain
+            .of(complete)
+            .map(c -> diagnosis(evidence, c))
+            .orElseGet(() -> diagnosis(evidence, complete.path()));
     if (diagnosis.suspicions().isEmpty()) {
       throw new IllegalArgumentException("no reading to reason from; give some with --reading");
     }
@@ -70,6 +74,18 @@ final class DiagnoseCommand implements Callable<Integer> {
       print(diagnosis);
     }
     return 0;
+  }
+
+  private Diagnosis diagnosis(Evidence evidence, Chain beside) {
+    return readings.isEmpty()
+        ? evidence.diagnosis(beside)
+        : Detective.diagnose(beside, evidence.predictions(), typed(evidence));
+  }
+
+  private Diagnosis diagnosis(Evidence evidence, SignalPath path) {
+    return readings.isEmpty()
+        ? evidence.diagnosis()
+        : Detective.diagnose(path, evidence.predictions(), typed(evidence));
   }
 
   private List<Reading> typed(Evidence evidence) {

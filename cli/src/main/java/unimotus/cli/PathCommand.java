@@ -24,6 +24,7 @@ import unimotus.core.quantity.QuantityText;
 final class PathCommand implements Callable<Integer> {
   @Mixin private ProjectInput input;
   @Mixin private Output output;
+  @Mixin private ChainOption chain;
 
   @Option(
       names = "--axis",
@@ -41,7 +42,7 @@ final class PathCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    SignalPath path = input.read().complete(axis).path();
+    SignalPath path = chain.path(input.read().complete(axis));
     StationValue touched = StationValue.parse(path, at);
     PathState state = path.at(touched.station(), touched.value());
     if (output.isJson()) {

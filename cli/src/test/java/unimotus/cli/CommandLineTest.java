@@ -11,8 +11,10 @@ import java.io.StringWriter;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
 import java.util.HexFormat;
 import java.util.List;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -87,9 +89,50 @@ class CommandLineTest {
   void aNewerFileIsReadWithAWord() throws IOException {
     String newer =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 6", "\"version\": 7");
+            .replace("\"version\": 7", "\"version\": 8");
     assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
     assertThat(err.toString()).contains("newer version");
+  }
+
+  /** 1000 rpm are nearest to the 1021 of preset 2, 35 Hz; the analog chain gives 34.3 Hz. */
+  @Test
+  void aChainBesideTheMainOneIsAskedForByItsName() throws IOException {
+    String[] fan = {"path", "demo", "--axis", "drying-fan", "--at", "number=1000rpm", "--json"};
+    assertThat(point(json(fan), "frequency")).isCloseTo(34.3, within(0.05));
+    JsonNode preset = json(with(fan, "--chain", "preset"));
+    assertThat(point(preset, "counts")).isEqualTo(2);
+    assertThat(point(preset, "frequency")).isEqualTo(35);
+    assertThat(run(with(fan, "--chain", "hand"))).isEqualTo(2);
+    assertThat(err.toString()).contains("no chain 'hand'", "preset");
+    JsonNode exchanged =
+        json(
+            "diagnose",
+            "demo",
+            "--axis",
+            "drying-fan",
+            "--chain",
+            "preset",
+            "--reading",
+            "preset1.frequency=35Hz",
+            "--reading",
+            "preset2.frequency=20Hz",
+            "--reading",
+            "preset3.frequency=50Hz",
+            "--json");
+    assertThat(exchanged.toString()).contains("Two preset inputs are exchanged");
+  }
+
+  private static double point(JsonNode path, String station) {
+    for (JsonNode point : path.get("points")) {
+      if (point.get("station").asText().equals(station)) {
+        return point.get("value").asDouble();
+      }
+    }
+    throw new AssertionError("no station " + station);
+  }
+
+  private static String[] with(String[] arguments, String... more) {
+    return Stream.concat(Arrays.stream(arguments), Arrays.stream(more)).toArray(String[]::new);
   }
 
   @Test

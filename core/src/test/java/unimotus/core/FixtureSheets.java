@@ -21,6 +21,7 @@ import unimotus.core.sheet.Menu;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.PowerData;
+import unimotus.core.sheet.PresetInputs;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -46,6 +47,7 @@ public final class FixtureSheets {
   private final List<SettingRule> rules = new ArrayList<>();
   private PowerData power;
   private Menu menu;
+  private PresetInputs presets;
 
   private FixtureSheets() {}
 
@@ -77,6 +79,11 @@ public final class FixtureSheets {
       case "c" -> settings.add(choice(cells));
       case "power" -> power = power(cells);
       case "menu" -> menu = menu(cells);
+      case "presets" ->
+          presets =
+              new PresetInputs(
+                  PresetInputs.Counting.valueOf(constant(cells[1])),
+                  PresetInputs.Priority.valueOf(constant(cells[2])));
       case "rewrites" -> rules.add(rewrites(cells));
       case "resets" ->
           rules.add(new SettingRule.Resets(cells[1], cells[2], cells[3].equals("keeps-link")));
@@ -109,6 +116,7 @@ public final class FixtureSheets {
     rules.clear();
     power = null;
     menu = null;
+    presets = null;
   }
 
   private DriveSheet drive() {
@@ -127,7 +135,8 @@ public final class FixtureSheets {
         power,
         null,
         null,
-        null);
+        null,
+        presets);
   }
 
   private static Terminal terminal(String[] cells) {
@@ -166,7 +175,8 @@ public final class FixtureSheets {
         MeasureUnit.ofSymbol(cells[4]).orElseThrow(),
         at(cells, 5),
         at(cells, 6),
-        at(cells, 7));
+        at(cells, 7),
+        cells.length > 10 ? Integer.valueOf(cells[10]) : null);
   }
 
   private static ChoiceSetting choice(String[] cells) {

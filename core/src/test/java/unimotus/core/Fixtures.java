@@ -165,6 +165,7 @@ public final class Fixtures {
         null,
         null,
         null,
+        null,
         null);
   }
 
@@ -209,6 +210,7 @@ public final class Fixtures {
         null,
         null,
         null,
+        null,
         null);
   }
 
@@ -233,7 +235,8 @@ public final class Fixtures {
         usual.power(),
         identity,
         texts,
-        procedures);
+        procedures,
+        null);
   }
 
   /** The axis of a project with another sheet for its drive. */

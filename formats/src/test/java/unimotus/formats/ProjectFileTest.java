@@ -230,7 +230,7 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 6", "\"version\": " + version)).getMessage())
+    assertThat(fault(SAMPLE.replace("\"version\": 7", "\"version\": " + version)).getMessage())
         .contains("version");
   }
 
@@ -247,7 +247,7 @@ class ProjectFileTest {
     assertThat(loaded.project().wires())
         .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
     assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
-        .contains("\"version\": 6");
+        .contains("\"version\": 7");
   }
 
   @Test
@@ -318,11 +318,24 @@ class ProjectFileTest {
     assertThat(use.exclusions()).isEmpty();
   }
 
+  /** Version 6 knew no preset speeds: two wired preset inputs are there, and nothing is wanted. */
+  @Test
+  void aFileOfTheSixthVersionWantsNoPresets() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-6.unimotus.json")
+            .readAllBytes();
+    ProjectFile.Loaded loaded = ProjectFile.read("version-6", bytes);
+    assertThat(loaded.readOnly()).isFalse();
+    assertThat(loaded.project().axes().get(0).reference().presets()).isEmpty();
+    assertThat(loaded.project().intents()).hasSize(2);
+  }
+
   @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 6", "\"version\": 7")
+            .replace("\"version\": 7", "\"version\": 8")
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -332,8 +345,8 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 6", "\"version\": 7").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 7 is newer than this program's 6");
+        SAMPLE.replace("\"version\": 7", "\"version\": 8").replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage()).contains("version 8 is newer than this program's 7");
   }
 
   @Test

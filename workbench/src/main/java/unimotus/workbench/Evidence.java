@@ -5,11 +5,13 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
+import java.util.Optional;
 import unimotus.core.detective.Detective;
 import unimotus.core.detective.Diagnosis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
+import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.DesignDigest;
@@ -55,14 +57,29 @@ public record Evidence(
     return Prover.judge(ReadyList.of(axis), readings, DesignDigest.of(axis));
   }
 
+  /** The chains beside the main one that something is predicted of; possibly empty. */
+  public List<Chain> beside() {
+    return predictions.stream()
+        .flatMap(p -> Optional.ofNullable(p.chain()).stream())
+        .distinct()
+        .toList();
+  }
+
   /** What the detective makes of the readings taken on the design as it is now. */
   public Diagnosis diagnosis() {
-    List<Reading> fresh =
-        proof.verdicts().stream()
-            .filter(v -> v.reading() != null && v.changed().isEmpty())
-            .map(v -> Objects.requireNonNull(v.reading()))
-            .toList();
-    return Detective.diagnose(path, predictions, fresh);
+    return Detective.diagnose(path, predictions, fresh());
+  }
+
+  /** What it makes of those taken on a chain beside the main one. */
+  public Diagnosis diagnosis(Chain chain) {
+    return Detective.diagnose(chain, predictions, fresh());
+  }
+
+  private List<Reading> fresh() {
+    return proof.verdicts().stream()
+        .filter(v -> v.reading() != null && v.changed().isEmpty())
+        .map(v -> Objects.requireNonNull(v.reading()))
+        .toList();
   }
 
   /**

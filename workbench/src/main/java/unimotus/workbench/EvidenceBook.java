@@ -35,7 +35,11 @@ public final class EvidenceBook {
     Page page = pages.get(review.axis().id());
     Obstacles obstacles = review.obstacles();
     if (page == null || page.review().assembly() != axis || !page.obstacles().equals(obstacles)) {
-      page = new Page(review, obstacles, Predictor.predict(axis, path, review.stops(), obstacles));
+      page =
+          new Page(
+              review,
+              obstacles,
+              Predictor.predict(axis, path, review.beside(), review.stops(), obstacles));
       pages.put(review.axis().id(), page);
     }
     var readings =

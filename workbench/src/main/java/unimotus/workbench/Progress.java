@@ -95,12 +95,14 @@ public record Progress(
 
   /** Whether somebody read the drive when its settings were entered. */
   private static boolean isLeft(AxisReview review) {
-    return review.assembly().record().last(Snapshot.Kind.AS_LEFT).isPresent();
+    return Optional.ofNullable(review.assembly())
+        .flatMap(a -> a.record().last(Snapshot.Kind.AS_LEFT))
+        .isPresent();
   }
 
   /** A stop that is not designed is open; one that is designed is not done before it is proved. */
   private static State stopState(AxisReview review, Optional<AxisProof> proof, State rules) {
-    if (review.assembly().stops().isEmpty()) {
+    if (review.assembly() == null || review.assembly().stops().isEmpty()) {
       return State.OPEN;
     }
     State proved = proof.map(p -> proofState(p.ofStops())).orElse(State.OPEN);

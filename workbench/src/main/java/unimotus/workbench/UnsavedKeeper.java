@@ -41,13 +41,7 @@ public final class UnsavedKeeper implements AutoCloseable {
   private final String owner =
       "%d-%d".formatted(ProcessHandle.current().pid(), NEXT.getAndIncrement());
   private final AtomicReference<@Nullable Work> waiting = new AtomicReference<>();
-  private final ExecutorService writer =
-      Executors.newSingleThreadExecutor(
-          task -> {
-            Thread thread = new Thread(task, "unsaved-keeper");
-            thread.setDaemon(true);
-            return thread;
-          });
+  private final ExecutorService writer;
 
   /** The file whose copy is kept now. */
   private Path at;
@@ -63,7 +57,14 @@ public final class UnsavedKeeper implements AutoCloseable {
    *     whenever a file is opened
    */
   public UnsavedKeeper(Session session, Path stateFolder, Consumer<Unsaved> found) {
+    this(session, stateFolder, found, Executors.newSingleThreadExecutor(UnsavedKeeper::thread));
+  }
+
+  /** The same with a writer of its own, which takes one turn after the other. */
+  UnsavedKeeper(
+      Session session, Path stateFolder, Consumer<Unsaved> found, ExecutorService writer) {
     this.session = session;
+    this.writer = writer;
     this.unnamed = stateFolder.resolve("unnamed" + ProjectFile.SUFFIX);
     this.found = found;
     this.at = target();
@@ -71,6 +72,12 @@ public final class UnsavedKeeper implements AutoCloseable {
     OPEN.add(owner);
     session.onChange(this::changed);
     abandoned().ifPresent(found);
+  }
+
+  private static Thread thread(Runnable task) {
+    Thread thread = new Thread(task, "unsaved-keeper");
+    thread.setDaemon(true);
+    return thread;
   }
 
   /** Work that an earlier session left on the open file, or on none; empty where there is none. */
@@ -109,9 +116,8 @@ public final class UnsavedKeeper implements AutoCloseable {
 
   private void keep() {
     Work work = new Work(UnsavedCopies.copy(at, owner), session.project());
-    if (waiting.getAndSet(work) == null) {
-      writer.execute(this::write);
-    }
+    waiting.set(work);
+    writer.execute(() -> write(work));
   }
 
   /** Removes this window's own copy of a file. */
@@ -125,9 +131,12 @@ public final class UnsavedKeeper implements AutoCloseable {
     return session.file().orElse(unnamed);
   }
 
-  private void write() {
-    Work work = waiting.getAndSet(null);
-    if (work == null) {
+  /**
+   * Each turn writes its own work or none: taken earlier, later work would fall to a drop before
+   * it.
+   */
+  private void write(Work work) {
+    if (!waiting.compareAndSet(work, null)) {
       return;
     }
     try {

@@ -41,10 +41,12 @@ public enum WorkStep {
           MOTOR_VOLTAGE,
           POWER_SIDE,
           SWITCH_POSITION,
+          PRESET_UNKNOWN,
           NAME_LEADS_NOWHERE ->
           IDENTIFY;
       case UNKNOWN_TERMINAL,
           REFERENCE_UNWIRED,
+          PRESET_MISSING,
           SOURCE_SINK,
           NO_COMMON,
           USED_TWICE,
@@ -100,6 +102,10 @@ public enum WorkStep {
           CONTINUOUS_TORQUE,
           RESTART,
           INPUT_LEVEL,
+          PRESET_VALUE,
+          PRESET_LIMITS,
+          PRESET_EQUAL,
+          PRESET_SOURCE,
           COMMAND_SOURCE,
           REFERENCE_SOURCE,
           SETTING_RANGE,

@@ -14,8 +14,12 @@ import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.finding.Rule;
 import unimotus.core.motion.ShaftLoad;
+import unimotus.core.path.SignalPath;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.review.AxisReview;
+import unimotus.core.review.LineReview;
 import unimotus.core.sheet.Plate;
+import unimotus.formats.sheet.SheetLibrary;
 
 class PreferencesTest {
   @TempDir private Path folder;
@@ -98,8 +102,13 @@ class PreferencesTest {
             new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.01),
             50,
             new ShaftLoad(0.1, 1, 0, 0));
-    assertThat(Scenarios.find("run-and-stop", setup, 25).name()).isEqualTo("run and stop");
-    assertThat(Scenarios.find("0 permit; 3 end", setup, 25).lengthSeconds()).isEqualTo(3);
-    assertThatThrownBy(() -> Scenarios.find("dance", setup, 25)).hasMessageContaining("dance");
+    SignalPath path =
+        LineReview.of(Demo.project(), SheetLibrary.catalogue())
+            .axis("rinse-drum")
+            .flatMap(AxisReview::signalPath)
+            .orElseThrow();
+    assertThat(Scenarios.find("run-and-stop", setup, path).name()).isEqualTo("run and stop");
+    assertThat(Scenarios.find("0 permit; 3 end", setup, path).lengthSeconds()).isEqualTo(3);
+    assertThatThrownBy(() -> Scenarios.find("dance", setup, path)).hasMessageContaining("dance");
   }
 }

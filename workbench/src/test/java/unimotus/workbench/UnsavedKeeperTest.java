@@ -8,6 +8,9 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CountDownLatch;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -115,6 +118,31 @@ class UnsavedKeeperTest {
       session.apply(Edits.renameLine("one"));
       session.saveAs(file("other"));
       session.apply(Edits.renameLine("more"));
+    }
+    assertThat(left("line")).isEmpty();
+    assertThat(left("other")).isEqualTo("more");
+  }
+
+  /** The writer may be held up for as long as all three take: what is unsaved last is kept. */
+  @Test
+  void aSlowDiskLosesNothingOverASaveUnderAnotherName() throws Exception {
+    Session session = saved("line");
+    ExecutorService writer = Executors.newSingleThreadExecutor();
+    CountDownLatch held = new CountDownLatch(1);
+    try (UnsavedKeeper keeper =
+        new UnsavedKeeper(session, folder.resolve("state"), offered::add, writer)) {
+      writer.execute(
+          () -> {
+            try {
+              held.await();
+            } catch (InterruptedException e) {
+              Thread.currentThread().interrupt();
+            }
+          });
+      session.apply(Edits.renameLine("one"));
+      session.saveAs(file("other"));
+      session.apply(Edits.renameLine("more"));
+      held.countDown();
     }
     assertThat(left("line")).isEmpty();
     assertThat(left("other")).isEqualTo("more");

@@ -69,6 +69,16 @@ public record Scenario(String name, List<Event> events, double lengthSeconds) {
     return new Scenario("steps", events, 7 * eachSeconds);
   }
 
+  /** Start and run at one number after the other, then stop. */
+  public static Scenario inTurn(List<Double> numbers, double eachSeconds) {
+    List<Event> events = started(numbers.get(0));
+    for (int i = 1; i < numbers.size(); i++) {
+      events.add(new Event(i * eachSeconds, Action.REFERENCE, numbers.get(i)));
+    }
+    events.add(new Event(numbers.size() * eachSeconds, Action.STOP, 0));
+    return new Scenario("each in turn", events, (numbers.size() + 2) * eachSeconds);
+  }
+
   /** Run forward, then without a stop in reverse, then stop. */
   public static Scenario reversal(double number, double eachSeconds) {
     return new Scenario(

@@ -2,6 +2,7 @@ package unimotus.core.calc;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Collectors;
@@ -71,12 +72,12 @@ public final class Inputs {
 
   /** The number of this name in its parameter's unit. */
   public double get(String name) {
-    return values.get(name);
+    return Objects.requireNonNull(values.get(name), name);
   }
 
   /** The conductor of this name, metric or American as it was typed. */
   ConductorSize conductor(String name) {
-    return conductors.get(name);
+    return Objects.requireNonNull(conductors.get(name), name);
   }
 
   /**

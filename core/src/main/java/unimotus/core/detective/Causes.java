@@ -55,7 +55,9 @@ final class Causes {
     return switch (cause) {
       case AS_DESIGNED -> List.of(Variant.of("", path));
       case IMPLIED_DECIMALS ->
-          each(DECIMALS, f -> Variant.of("× " + text(f), path.with(decimals(f))));
+          link.isProportional()
+              ? each(DECIMALS, f -> Variant.of("× " + text(f), path.with(decimals(f))))
+              : List.of();
       case MAXIMUM_CLAMP -> maximumClamp();
       case MINIMUM_FLOOR -> minimumFloor();
       case OTHER_SOURCE -> otherSource();

@@ -6,10 +6,13 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Reading;
+import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
@@ -57,16 +60,33 @@ public final class Detective {
    */
   public static Diagnosis diagnose(
       SignalPath path, List<Prediction> predictions, List<Reading> readings) {
-    return new Detective(path, predictions, clues(predictions, readings)).diagnosis();
+    return diagnose(path, predictions.stream().filter(p -> p.chain() == null), readings);
+  }
+
+  /**
+   * Diagnoses a chain of an axis beside its main one.
+   *
+   * @param chain the chain as designed
+   * @param predictions what should be seen on the axis
+   * @param readings what was seen, in the order taken; the latest of each prediction counts
+   */
+  public static Diagnosis diagnose(
+      Chain chain, List<Prediction> predictions, List<Reading> readings) {
+    return diagnose(
+        chain.path(), predictions.stream().filter(p -> chain.equals(p.chain())), readings);
+  }
+
+  private static Diagnosis diagnose(
+      SignalPath path, Stream<Prediction> predictions, List<Reading> readings) {
+    List<Prediction> own = predictions.toList();
+    return new Detective(path, own, clues(own, readings)).diagnosis();
   }
 
   private static List<Clue> clues(List<Prediction> predictions, List<Reading> readings) {
     Map<String, Reading> latest = new HashMap<>();
     readings.forEach(r -> latest.put(r.prediction(), r));
     return predictions.stream()
-        .filter(p -> latest.containsKey(p.key()))
-        .map(p -> Clue.of(p, latest.get(p.key())))
-        .flatMap(Optional::stream)
+        .flatMap(p -> Optional.ofNullable(latest.get(p.key())).flatMap(r -> Clue.of(p, r)).stream())
         .toList();
   }
 
@@ -119,7 +139,7 @@ public final class Detective {
   }
 
   private Scored unexplained() {
-    double even = clues.stream().mapToDouble(c -> Math.log(evenDensity.get(c))).sum();
+    double even = clues.stream().mapToDouble(c -> Math.log(evenly(c))).sum();
     Cause none = AxisCause.NOT_EXPLAINED;
     return new Scored(none, null, null, Math.log(none.weight()) + even, 0);
   }
@@ -221,7 +241,11 @@ public final class Detective {
     double sigma = clue.tolerance() / 2;
     double off = (clue.measured() - Clue.amountUnder(clue.prediction(), under)) / sigma;
     double normal = Math.exp(-off * off / 2) / (sigma * Math.sqrt(2 * Math.PI));
-    return (1 - SLIP_OF_THE_PEN) * normal + SLIP_OF_THE_PEN * evenDensity.get(clue);
+    return (1 - SLIP_OF_THE_PEN) * normal + SLIP_OF_THE_PEN * evenly(clue);
+  }
+
+  private double evenly(Clue clue) {
+    return Objects.requireNonNull(evenDensity.get(clue));
   }
 
   /** Evenly over twice the span of the station; a third for each of three words. */

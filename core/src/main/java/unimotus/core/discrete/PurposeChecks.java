@@ -179,8 +179,7 @@ final class PurposeChecks {
                         .position(axis.drive().id(), CommandState.READY)
                         .equals(CommandState.NO_POWER))
             .toList();
-    return alive.size() > 1
-        && alive.stream().allMatch(r -> r.cells().get(input).level() == Level.ON);
+    return alive.size() > 1 && alive.stream().allMatch(r -> r.cell(input).level() == Level.ON);
   }
 
   private String code(String terminal) {

@@ -106,7 +106,7 @@ final class ReadingChecks {
     List<TruthTable.Row> rows = table.deviations(input);
     Set<String> levels =
         rows.stream()
-            .map(r -> r.cells().get(input).level().label())
+            .map(r -> r.cell(input).level().label())
             .collect(Collectors.toCollection(TreeSet::new));
     List<String> volts = new ArrayList<>();
     rows.stream().limit(2).forEach(r -> volts.add(measured(r, input)));
@@ -119,7 +119,7 @@ final class ReadingChecks {
   }
 
   private static String measured(TruthTable.Row row, TerminalRef input) {
-    InputReading reading = row.cells().get(input).reading();
+    InputReading reading = row.cell(input).reading();
     return reading == null
         ? "no solution with %s".formatted(row.label())
         : String.format(

@@ -1,5 +1,6 @@
 package unimotus.core.fieldbus;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import unimotus.core.quantity.QuantityFormat;
 
 /**
@@ -19,6 +20,7 @@ import unimotus.core.quantity.QuantityFormat;
  * @param group what is read together
  * @param role what it is to the program
  */
+@RecordBuilder
 public record RegisterEntry(
     String name,
     RegisterTable table,
@@ -32,7 +34,8 @@ public record RegisterEntry(
     double maximum,
     Access access,
     String group,
-    RegisterRole role) {
+    RegisterRole role)
+    implements RegisterEntryBuilder.With {
 
   /** Whether a value may be read and written. */
   public enum Access {
@@ -175,34 +178,16 @@ public record RegisterEntry(
 
   /** This entry with another role. */
   public RegisterEntry with(RegisterRole next) {
-    return new RegisterEntry(
-        name, table, address, type, order, scale, offset, unit, minimum, maximum, access, group,
-        next);
-  }
-
-  /** This entry with another scale. */
-  public RegisterEntry withScale(double next) {
-    return new RegisterEntry(
-        name, table, address, type, order, next, offset, unit, minimum, maximum, access, group,
-        role);
+    return withRole(next);
   }
 
   /** This entry with other limits of what is meant. */
   public RegisterEntry within(double least, double most) {
-    return new RegisterEntry(
-        name, table, address, type, order, scale, offset, unit, least, most, access, group, role);
-  }
-
-  /** This entry with another unit. */
-  public RegisterEntry withUnit(String next) {
-    return new RegisterEntry(
-        name, table, address, type, order, scale, offset, next, minimum, maximum, access, group,
-        role);
+    return with().minimum(least).maximum(most).build();
   }
 
   /** This entry at another address. */
   public RegisterEntry at(int next) {
-    return new RegisterEntry(
-        name, table, next, type, order, scale, offset, unit, minimum, maximum, access, group, role);
+    return withAddress(next);
   }
 }

@@ -101,6 +101,12 @@ public enum Rule {
   UNIT_NUMBER("FLD-002", "Unit number is not the drive's", "Modbus over Serial Line V1.02"),
   REGISTER_MAP("FLD-003", "Register map contradicts itself", "Modbus Application Protocol V1.1b3"),
   UNIT_TWICE("FLD-004", "Unit number is given twice", "Modbus over Serial Line V1.02"),
+  PRESET_UNKNOWN("PRE-001", "Drive does not say how it takes presets", "device sheet"),
+  PRESET_MISSING("PRE-002", "Preset speed cannot be chosen", "common practice"),
+  PRESET_VALUE("PRE-003", "Preset frequency is not that of the wanted speed", "common practice"),
+  PRESET_LIMITS("PRE-004", "Preset frequency is outside the drive's limits", "common practice"),
+  PRESET_EQUAL("PRE-005", "Two presets have one frequency", "common practice"),
+  PRESET_SOURCE("PRE-006", "Presets are not the reference source", "common practice"),
   SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
   NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
   WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");

@@ -1,5 +1,6 @@
 package unimotus.core.link;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
@@ -19,6 +20,7 @@ import unimotus.core.machine.StopTrigger;
  * @param relay class of the safety relay; only a logic with a relay looks at it
  * @param behindDrive whether contactors cut the motor from the drive, not the mains from it
  */
+@RecordBuilder
 public record StopRequest(
     String axis,
     String name,
@@ -30,7 +32,8 @@ public record StopRequest(
     double delaySeconds,
     double rampSeconds,
     RelayClass relay,
-    boolean behindDrive) {
+    boolean behindDrive)
+    implements StopRequestBuilder.With {
 
   /** Safety relays as they are sold, by what they need and how they find cross faults. */
   public enum RelayClass {
@@ -75,83 +78,18 @@ public record StopRequest(
         axis, name, trigger, logic, effect, true, true, 5, 2.5, RelayClass.TESTING, false);
   }
 
-  /** This stop through something else. */
-  public StopRequest withLogic(StopLogic next) {
-    return new StopRequest(
-        axis,
-        name,
-        trigger,
-        next,
-        effect,
-        manualReset,
-        crossFaultDetection,
-        delaySeconds,
-        rampSeconds,
-        relay,
-        behindDrive);
-  }
-
   /** This stop with another reset and another test of the channels. */
   public StopRequest withRelay(boolean manual, boolean crossFault) {
-    return new StopRequest(
-        axis,
-        name,
-        trigger,
-        logic,
-        effect,
-        manual,
-        crossFault,
-        delaySeconds,
-        rampSeconds,
-        relay,
-        behindDrive);
+    return with().manualReset(manual).crossFaultDetection(crossFault).build();
   }
 
   /** This stop with other times of a safe stop 1. */
   public StopRequest withTimes(double delay, double ramp) {
-    return new StopRequest(
-        axis,
-        name,
-        trigger,
-        logic,
-        effect,
-        manualReset,
-        crossFaultDetection,
-        delay,
-        ramp,
-        relay,
-        behindDrive);
-  }
-
-  /** This stop over a safety relay of another class. */
-  public StopRequest withRelay(RelayClass next) {
-    return new StopRequest(
-        axis,
-        name,
-        trigger,
-        logic,
-        effect,
-        manualReset,
-        crossFaultDetection,
-        delaySeconds,
-        rampSeconds,
-        next,
-        behindDrive);
+    return with().delaySeconds(delay).rampSeconds(ramp).build();
   }
 
   /** This stop with its contactors behind the drive, or before it. */
   public StopRequest withContactorsBehind(boolean behind) {
-    return new StopRequest(
-        axis,
-        name,
-        trigger,
-        logic,
-        effect,
-        manualReset,
-        crossFaultDetection,
-        delaySeconds,
-        rampSeconds,
-        relay,
-        behind);
+    return withBehindDrive(behind);
   }
 }

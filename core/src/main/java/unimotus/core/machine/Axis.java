@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -16,6 +17,7 @@ import org.jspecify.annotations.Nullable;
  * @param mechanics gear and what it moves
  * @param load inertia and torque
  */
+@RecordBuilder
 public record Axis(
     String id,
     String name,
@@ -26,7 +28,8 @@ public record Axis(
     Reference reference,
     Answer answer,
     Mechanics mechanics,
-    Load load) {
+    Load load)
+    implements AxisBuilder.With {
 
   /** Checks the id and that there is a name. */
   public Axis {
@@ -36,35 +39,9 @@ public record Axis(
     }
   }
 
-  /** This axis under another name. */
-  public Axis withName(String next) {
-    return new Axis(id, next, note, controller, drive, motor, reference, answer, mechanics, load);
-  }
-
   /** This axis with other devices; null where one is not chosen. */
   public Axis withDevices(
       @Nullable String nextController, @Nullable String nextDrive, @Nullable String nextMotor) {
-    return new Axis(
-        id, name, note, nextController, nextDrive, nextMotor, reference, answer, mechanics, load);
-  }
-
-  /** This axis with another reference. */
-  public Axis withReference(Reference next) {
-    return new Axis(id, name, note, controller, drive, motor, next, answer, mechanics, load);
-  }
-
-  /** This axis with another answer. */
-  public Axis withAnswer(Answer next) {
-    return new Axis(id, name, note, controller, drive, motor, reference, next, mechanics, load);
-  }
-
-  /** This axis with other mechanics. */
-  public Axis withMechanics(Mechanics next) {
-    return new Axis(id, name, note, controller, drive, motor, reference, answer, next, load);
-  }
-
-  /** This axis with another load. */
-  public Axis withLoad(Load next) {
-    return new Axis(id, name, note, controller, drive, motor, reference, answer, mechanics, next);
+    return with().controller(nextController).drive(nextDrive).motor(nextMotor).build();
   }
 }

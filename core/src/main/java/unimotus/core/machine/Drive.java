@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.Map;
 import java.util.TreeMap;
@@ -14,13 +15,14 @@ import unimotus.core.sheet.SettingValue;
  * @param selectors switch positions that differ from the sheet's initial ones, by selector id
  * @param settings values that differ from the sheet's defaults, by setting code
  */
+@RecordBuilder
 public record Drive(
     String id,
     String name,
     String sheet,
     Map<String, String> selectors,
     Map<String, SettingValue> settings)
-    implements Device {
+    implements DriveBuilder.With, Device {
 
   /** Checks the id, sorts and freezes the maps. */
   public Drive {
@@ -33,20 +35,20 @@ public record Drive(
   public Drive withSelector(String selectorId, String position) {
     Map<String, String> next = new TreeMap<>(selectors);
     next.put(selectorId, position);
-    return new Drive(id, name, sheet, next, settings);
+    return withSelectors(next);
   }
 
   /** This drive with one setting changed. */
   public Drive withSetting(String code, SettingValue value) {
     Map<String, SettingValue> next = new TreeMap<>(settings);
     next.put(code, value);
-    return new Drive(id, name, sheet, selectors, next);
+    return withSettings(next);
   }
 
   /** This drive with one setting back at its default. */
   public Drive withDefault(String code) {
     Map<String, SettingValue> next = new TreeMap<>(settings);
     next.remove(code);
-    return new Drive(id, name, sheet, selectors, next);
+    return withSettings(next);
   }
 }

@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -21,6 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param tuning the last auto-tune; null where none was done
  * @param fieldbus how it is spoken to on a register fieldbus
  */
+@RecordBuilder
 public record DriveRecord(
     String drive,
     DrivePlate plate,
@@ -29,7 +31,8 @@ public record DriveRecord(
     List<Snapshot> snapshots,
     List<Borrowing> borrowings,
     @Nullable Tuning tuning,
-    FieldbusLink fieldbus) {
+    FieldbusLink fieldbus)
+    implements DriveRecordBuilder.With {
 
   /** Takes copies. */
   public DriveRecord {
@@ -61,16 +64,6 @@ public record DriveRecord(
     return borrowings.stream().filter(Borrowing::isOut).toList();
   }
 
-  /** This record with another plate. */
-  public DriveRecord withPlate(DrivePlate next) {
-    return new DriveRecord(drive, next, feed, overrules, snapshots, borrowings, tuning, fieldbus);
-  }
-
-  /** This record with other cables. */
-  public DriveRecord withFeed(Feed next) {
-    return new DriveRecord(drive, plate, next, overrules, snapshots, borrowings, tuning, fieldbus);
-  }
-
   /** This record with a reason for a setting; an empty one takes the reason away. */
   public DriveRecord withOverrule(String code, String why) {
     Map<String, String> next = new TreeMap<>(overrules);
@@ -79,37 +72,27 @@ public record DriveRecord(
     } else {
       next.put(code, why);
     }
-    return new DriveRecord(drive, plate, feed, next, snapshots, borrowings, tuning, fieldbus);
+    return withOverrules(next);
   }
 
   /** This record with settings read. */
   public DriveRecord with(Snapshot snapshot) {
     List<Snapshot> next = new ArrayList<>(snapshots);
     next.add(snapshot);
-    return new DriveRecord(drive, plate, feed, overrules, next, borrowings, tuning, fieldbus);
+    return withSnapshots(next);
   }
 
   /** This record with settings borrowed. */
   public DriveRecord with(Borrowing borrowing) {
     List<Borrowing> next = new ArrayList<>(borrowings);
     next.add(borrowing);
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, next, tuning, fieldbus);
+    return withBorrowings(next);
   }
 
   /** This record with a borrowing put back. */
   public DriveRecord restored(Borrowing borrowing, String who, String when) {
     List<Borrowing> next = new ArrayList<>(borrowings);
     next.replaceAll(b -> b.equals(borrowing) ? b.restored(who, when) : b);
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, next, tuning, fieldbus);
-  }
-
-  /** This record with another link to the fieldbus. */
-  public DriveRecord withFieldbus(FieldbusLink next) {
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, borrowings, tuning, next);
-  }
-
-  /** This record with an auto-tune done. */
-  public DriveRecord withTuning(Tuning next) {
-    return new DriveRecord(drive, plate, feed, overrules, snapshots, borrowings, next, fieldbus);
+    return withBorrowings(next);
   }
 }

@@ -1,5 +1,7 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * The power cables of a drive.
  *
@@ -10,13 +12,15 @@ package unimotus.core.machine;
  * @param motorMetres length of the motor cable
  * @param shieldedMotorCable whether the motor cable is shielded
  */
+@RecordBuilder
 public record Feed(
     double mainsVolts,
     int phases,
     CableLaying method,
     double supplyMetres,
     double motorMetres,
-    boolean shieldedMotorCable) {
+    boolean shieldedMotorCable)
+    implements FeedBuilder.With {
   /** Three phases of 400 V over ten metres in ducts, a shielded motor cable of ten metres. */
   public static final Feed USUAL = new Feed(400, 3, CableLaying.DUCT, 10, 10, true);
 
@@ -38,21 +42,16 @@ public record Feed(
 
   /** This feed on another mains. */
   public Feed withMains(double volts, int nextPhases) {
-    return new Feed(volts, nextPhases, method, supplyMetres, motorMetres, shieldedMotorCable);
-  }
-
-  /** This feed with its supply cable laid otherwise. */
-  public Feed withMethod(CableLaying next) {
-    return new Feed(mainsVolts, phases, next, supplyMetres, motorMetres, shieldedMotorCable);
+    return with().mainsVolts(volts).phases(nextPhases).build();
   }
 
   /** This feed with cables of other lengths. */
   public Feed withLengths(double supply, double motor) {
-    return new Feed(mainsVolts, phases, method, supply, motor, shieldedMotorCable);
+    return with().supplyMetres(supply).motorMetres(motor).build();
   }
 
   /** This feed with a shielded motor cable, or a plain one. */
   public Feed withShield(boolean shielded) {
-    return new Feed(mainsVolts, phases, method, supplyMetres, motorMetres, shielded);
+    return withShieldedMotorCable(shielded);
   }
 }

@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
@@ -17,8 +18,10 @@ import unimotus.core.profile.WordProfile;
  * @param words its words where they were entered from a manual
  * @param registers its registers; possibly none yet
  */
+@RecordBuilder
 public record FieldbusLink(
-    int unit, String profile, ManualWords words, List<RegisterEntry> registers) {
+    int unit, String profile, ManualWords words, List<RegisterEntry> registers)
+    implements FieldbusLinkBuilder.With {
   /** What is taken until somebody says otherwise. */
   public static final FieldbusLink USUAL =
       new FieldbusLink(1, DriveProfiles.CIA_402_VELOCITY.name(), ManualWords.NONE, List.of());
@@ -79,23 +82,8 @@ public record FieldbusLink(
     return profileFault().isPresent() ? Optional.empty() : Optional.of(wordProfile());
   }
 
-  /** This link with another unit number. */
-  public FieldbusLink withUnit(int next) {
-    return new FieldbusLink(next, profile, words, registers);
-  }
-
-  /** This link with words of another profile. */
-  public FieldbusLink withProfile(String next) {
-    return new FieldbusLink(unit, next, words, registers);
-  }
-
   /** This link with the words of a manual, which are then the ones in use. */
   public FieldbusLink withWords(ManualWords next) {
-    return new FieldbusLink(unit, ManualWords.NAME, next, registers);
-  }
-
-  /** This link with other registers. */
-  public FieldbusLink withRegisters(List<RegisterEntry> next) {
-    return new FieldbusLink(unit, profile, words, next);
+    return with().profile(ManualWords.NAME).words(next).build();
   }
 }

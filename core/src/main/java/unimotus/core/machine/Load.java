@@ -1,5 +1,7 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * What the gear's output has to turn.
  *
@@ -12,12 +14,14 @@ package unimotus.core.machine;
  * @param quadraticNewtonMetresPerRpm2 k₂, fans and pumps
  * @param gearEfficiency η of the gear, over 0 to 1
  */
+@RecordBuilder
 public record Load(
     double inertiaKgM2,
     double constantNewtonMetres,
     double linearNewtonMetresPerRpm,
     double quadraticNewtonMetresPerRpm2,
-    double gearEfficiency) {
+    double gearEfficiency)
+    implements LoadBuilder.With {
   /** No load at all: an uncoupled motor. */
   public static final Load NONE = new Load(0, 0, 0, 0, 1);
 
@@ -35,40 +39,22 @@ public record Load(
 
   /** This load with another moment of inertia. */
   public Load withInertia(double next) {
-    return new Load(
-        next,
-        constantNewtonMetres,
-        linearNewtonMetresPerRpm,
-        quadraticNewtonMetresPerRpm2,
-        gearEfficiency);
+    return withInertiaKgM2(next);
   }
 
   /** This load with another constant torque. */
   public Load withConstantTorque(double next) {
-    return new Load(
-        inertiaKgM2, next, linearNewtonMetresPerRpm, quadraticNewtonMetresPerRpm2, gearEfficiency);
+    return withConstantNewtonMetres(next);
   }
 
   /** This load with another linear torque. */
   public Load withLinearTorque(double next) {
-    return new Load(
-        inertiaKgM2, constantNewtonMetres, next, quadraticNewtonMetresPerRpm2, gearEfficiency);
+    return withLinearNewtonMetresPerRpm(next);
   }
 
   /** This load with another quadratic torque. */
   public Load withQuadraticTorque(double next) {
-    return new Load(
-        inertiaKgM2, constantNewtonMetres, linearNewtonMetresPerRpm, next, gearEfficiency);
-  }
-
-  /** This load with another gear efficiency. */
-  public Load withGearEfficiency(double next) {
-    return new Load(
-        inertiaKgM2,
-        constantNewtonMetres,
-        linearNewtonMetresPerRpm,
-        quadraticNewtonMetresPerRpm2,
-        next);
+    return withQuadraticNewtonMetresPerRpm2(next);
   }
 
   private static void notNegative(String name, double value) {

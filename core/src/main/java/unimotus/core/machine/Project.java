@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -25,6 +26,7 @@ import java.util.stream.Stream;
  * @param notes what has to stay on record about safety, in the order it was written
  * @param readings the evidence, in the order it was taken
  */
+@RecordBuilder
 public record Project(
     String name,
     List<Controller> controllers,
@@ -38,7 +40,8 @@ public record Project(
     List<StopFunction> stops,
     List<DriveRecord> records,
     List<SafetyNote> notes,
-    List<Reading> readings) {
+    List<Reading> readings)
+    implements ProjectBuilder.With {
 
   /** Copies the lists and refuses ids that are used twice. */
   public Project {
@@ -116,20 +119,7 @@ public record Project(
 
   /** This project with {@code record} in the place of the one of its drive, or added. */
   public Project with(DriveRecord record) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        intents,
-        probes,
-        stops,
-        put(records, DriveRecord::drive, record),
-        notes,
-        readings);
+    return withRecords(put(records, DriveRecord::drive, record));
   }
 
   /** The motor with this id; empty where there is none. */
@@ -137,40 +127,9 @@ public record Project(
     return find(motors, Motor::id, id);
   }
 
-  /** This project under another name. */
-  public Project withName(String next) {
-    return new Project(
-        next,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        intents,
-        probes,
-        stops,
-        records,
-        notes,
-        readings);
-  }
-
   /** This project with {@code axis} in the place of the one with its id, or added at the end. */
   public Project with(Axis axis) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        put(axes, Axis::id, axis),
-        wires,
-        intents,
-        probes,
-        stops,
-        records,
-        notes,
-        readings);
+    return withAxes(put(axes, Axis::id, axis));
   }
 
   /** This project with {@code device} put in by its id. */
@@ -179,115 +138,17 @@ public record Project(
         device instanceof Controller c ? put(controllers, Controller::id, c) : controllers;
     List<Drive> nextDrives = device instanceof Drive d ? put(drives, Drive::id, d) : drives;
     List<Part> nextParts = device instanceof Part p ? put(parts, Part::id, p) : parts;
-    return new Project(
-        name,
-        nextControllers,
-        nextDrives,
-        nextParts,
-        motors,
-        axes,
-        wires,
-        intents,
-        probes,
-        stops,
-        records,
-        notes,
-        readings);
+    return with().controllers(nextControllers).drives(nextDrives).parts(nextParts).build();
   }
 
   /** This project with {@code motor} put in by its id. */
   public Project with(Motor motor) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        put(motors, Motor::id, motor),
-        axes,
-        wires,
-        intents,
-        probes,
-        stops,
-        records,
-        notes,
-        readings);
+    return withMotors(put(motors, Motor::id, motor));
   }
 
   /** This project with {@code wire} put in by its id. */
   public Project with(Wire wire) {
     return withWires(put(wires, Wire::id, wire));
-  }
-
-  /** This project with these wires instead. */
-  public Project withWires(List<Wire> next) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        next,
-        intents,
-        probes,
-        stops,
-        records,
-        notes,
-        readings);
-  }
-
-  /** This project with these intents instead. */
-  public Project withIntents(List<Intent> next) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        next,
-        probes,
-        stops,
-        records,
-        notes,
-        readings);
-  }
-
-  /** This project with these probes instead. */
-  public Project withProbes(List<Probe> next) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        intents,
-        next,
-        stops,
-        records,
-        notes,
-        readings);
-  }
-
-  /** This project with these stop functions instead. */
-  public Project withStops(List<StopFunction> next) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        intents,
-        probes,
-        next,
-        records,
-        notes,
-        readings);
   }
 
   /** This project with {@code stop} put in by its id. */
@@ -309,42 +170,6 @@ public record Project(
     return next.withStops(next.stops.stream().filter(s -> !s.id().equals(stop.id())).toList());
   }
 
-  /** This project with these safety notes instead. */
-  public Project withNotes(List<SafetyNote> next) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        intents,
-        probes,
-        stops,
-        records,
-        next,
-        readings);
-  }
-
-  /** This project with these readings instead. */
-  public Project withReadings(List<Reading> next) {
-    return new Project(
-        name,
-        controllers,
-        drives,
-        parts,
-        motors,
-        axes,
-        wires,
-        intents,
-        probes,
-        stops,
-        records,
-        notes,
-        next);
-  }
-
   /** This project with one more reading. */
   public Project with(Reading reading) {
     List<Reading> next = new ArrayList<>(readings);
@@ -360,20 +185,12 @@ public record Project(
             .filter(i -> i.when().stream().noneMatch(c -> c.device().equals(partId)))
             .toList();
     List<Part> keptParts = parts.stream().filter(p -> !p.id().equals(partId)).toList();
-    return new Project(
-        name,
-        controllers,
-        drives,
-        keptParts,
-        motors,
-        axes,
-        keptWires,
-        keptIntents,
-        probes,
-        stops.stream().filter(f -> !f.parts().contains(partId)).toList(),
-        records,
-        notes,
-        readings);
+    return with()
+        .parts(keptParts)
+        .wires(keptWires)
+        .intents(keptIntents)
+        .stops(stops.stream().filter(f -> !f.parts().contains(partId)).toList())
+        .build();
   }
 
   /**

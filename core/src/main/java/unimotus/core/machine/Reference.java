@@ -1,5 +1,10 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -13,7 +18,9 @@ import org.jspecify.annotations.Nullable;
  * @param frequencyAtFullHertz output frequency the program's author meant for 100 %
  * @param programFullScaleCounts counts the program writes for 100 %
  * @param wantedStep the coarsest step of machine speed that is acceptable
+ * @param presets speeds chosen by preset inputs, by their number; possibly empty
  */
+@RecordBuilder
 public record Reference(
     @Nullable String output,
     @Nullable String input,
@@ -22,7 +29,31 @@ public record Reference(
     double frequencyAtZeroHertz,
     double frequencyAtFullHertz,
     int programFullScaleCounts,
-    double wantedStep) {
+    double wantedStep,
+    List<Preset> presets)
+    implements ReferenceBuilder.With {
+
+  /** A reference without presets. */
+  public Reference(
+      @Nullable String output,
+      @Nullable String input,
+      double speedAtZero,
+      double speedAtFull,
+      double frequencyAtZeroHertz,
+      double frequencyAtFullHertz,
+      int programFullScaleCounts,
+      double wantedStep) {
+    this(
+        output,
+        input,
+        speedAtZero,
+        speedAtFull,
+        frequencyAtZeroHertz,
+        frequencyAtFullHertz,
+        programFullScaleCounts,
+        wantedStep,
+        List.of());
+  }
 
   /** Checks the spans; 0 % and 100 % must differ, or no number could be sent. */
   public Reference {
@@ -47,70 +78,66 @@ public record Reference(
       throw new IllegalArgumentException(
           "reference: wanted step must be positive, not " + wantedStep);
     }
+    presets = presets == null ? List.of() : sorted(presets);
+  }
+
+  private static List<Preset> sorted(List<Preset> presets) {
+    List<Preset> sorted = new ArrayList<>(presets);
+    sorted.sort(Comparator.comparingInt(Preset::number));
+    for (int i = 1; i < sorted.size(); i++) {
+      if (sorted.get(i).number() == sorted.get(i - 1).number()) {
+        throw new IllegalArgumentException(
+            "reference: preset %d is there twice".formatted(sorted.get(i).number()));
+      }
+    }
+    return List.copyOf(sorted);
+  }
+
+  /** Output frequency the program's author means by a machine speed, in hertz. */
+  public double hertzAt(double speed) {
+    return frequencyAtZeroHertz
+        + (speed - speedAtZero)
+            / (speedAtFull - speedAtZero)
+            * (frequencyAtFullHertz - frequencyAtZeroHertz);
+  }
+
+  /** Machine speed the program's author means by an output frequency in hertz. */
+  public double speedAt(double hertz) {
+    return speedAtZero
+        + (hertz - frequencyAtZeroHertz)
+            / (frequencyAtFullHertz - frequencyAtZeroHertz)
+            * (speedAtFull - speedAtZero);
+  }
+
+  /** This reference with {@code preset} in the place of the one of its number, or added. */
+  public Reference with(Preset preset) {
+    List<Preset> next = new ArrayList<>(without(preset.number()).presets());
+    next.add(preset);
+    return withPresets(next);
+  }
+
+  /** This reference without the preset of a number. */
+  public Reference without(int number) {
+    return withPresets(presets.stream().filter(p -> p.number() != number).toList());
+  }
+
+  /** The preset of a number; empty where none is wanted. */
+  public Optional<Preset> preset(int number) {
+    return presets.stream().filter(p -> p.number() == number).findFirst();
   }
 
   /** This reference over other terminals; null for none. */
   public Reference withTerminals(@Nullable String nextOutput, @Nullable String nextInput) {
-    return new Reference(
-        nextOutput,
-        nextInput,
-        speedAtZero,
-        speedAtFull,
-        frequencyAtZeroHertz,
-        frequencyAtFullHertz,
-        programFullScaleCounts,
-        wantedStep);
-  }
-
-  /** This reference with another machine speed at 100 %. */
-  public Reference withSpeedAtFull(double next) {
-    return new Reference(
-        output,
-        input,
-        speedAtZero,
-        next,
-        frequencyAtZeroHertz,
-        frequencyAtFullHertz,
-        programFullScaleCounts,
-        wantedStep);
+    return with().output(nextOutput).input(nextInput).build();
   }
 
   /** This reference with another output frequency meant for 100 %. */
   public Reference withFrequencyAtFull(double next) {
-    return new Reference(
-        output,
-        input,
-        speedAtZero,
-        speedAtFull,
-        frequencyAtZeroHertz,
-        next,
-        programFullScaleCounts,
-        wantedStep);
+    return withFrequencyAtFullHertz(next);
   }
 
   /** This reference with other counts written for 100 %. */
   public Reference withProgramFullScale(int next) {
-    return new Reference(
-        output,
-        input,
-        speedAtZero,
-        speedAtFull,
-        frequencyAtZeroHertz,
-        frequencyAtFullHertz,
-        next,
-        wantedStep);
-  }
-
-  /** This reference with another wanted step. */
-  public Reference withWantedStep(double next) {
-    return new Reference(
-        output,
-        input,
-        speedAtZero,
-        speedAtFull,
-        frequencyAtZeroHertz,
-        frequencyAtFullHertz,
-        programFullScaleCounts,
-        next);
+    return withProgramFullScaleCounts(next);
   }
 }

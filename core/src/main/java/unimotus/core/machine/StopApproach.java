@@ -1,5 +1,7 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * How a person comes near the danger, and how far away that is noticed: what the safety distance is
  * worked out from.
@@ -13,6 +15,7 @@ package unimotus.core.machine;
  * @param distanceMillimetres distance there is from where it is noticed to the danger; 0 for not
  *     known
  */
+@RecordBuilder
 public record StopApproach(
     Kind kind,
     double resolutionMillimetres,
@@ -20,7 +23,8 @@ public record StopApproach(
     double heightMillimetres,
     double openingSeconds,
     boolean shrouded,
-    double distanceMillimetres) {
+    double distanceMillimetres)
+    implements StopApproachBuilder.With {
 
   /** What notices a person. */
   public enum Kind {
@@ -77,79 +81,31 @@ public record StopApproach(
   /** This approach noticed by something else. */
   public StopApproach withKind(Kind next) {
     int some = next == Kind.BEAMS && beams == 0 ? 4 : beams;
-    return new StopApproach(
-        next,
-        resolutionMillimetres,
-        some,
-        heightMillimetres,
-        openingSeconds,
-        shrouded,
-        distanceMillimetres);
+    return with().kind(next).beams(some).build();
   }
 
   /** This approach with another detection capability. */
   public StopApproach withResolution(double millimetres) {
-    return new StopApproach(
-        kind, millimetres, beams, heightMillimetres, openingSeconds, shrouded, distanceMillimetres);
-  }
-
-  /** This approach with another number of beams. */
-  public StopApproach withBeams(int next) {
-    return new StopApproach(
-        kind,
-        resolutionMillimetres,
-        next,
-        heightMillimetres,
-        openingSeconds,
-        shrouded,
-        distanceMillimetres);
+    return withResolutionMillimetres(millimetres);
   }
 
   /** This approach with the field at another height. */
   public StopApproach withHeight(double millimetres) {
-    return new StopApproach(
-        kind,
-        resolutionMillimetres,
-        beams,
-        millimetres,
-        openingSeconds,
-        shrouded,
-        distanceMillimetres);
+    return withHeightMillimetres(millimetres);
   }
 
   /** This approach with a guard that opens otherwise. */
   public StopApproach withOpening(double seconds) {
-    return new StopApproach(
-        kind,
-        resolutionMillimetres,
-        beams,
-        heightMillimetres,
-        seconds,
-        shrouded,
-        distanceMillimetres);
+    return withOpeningSeconds(seconds);
   }
 
   /** This approach with or without a shroud. */
   public StopApproach withShroud(boolean there) {
-    return new StopApproach(
-        kind,
-        resolutionMillimetres,
-        beams,
-        heightMillimetres,
-        openingSeconds,
-        there,
-        distanceMillimetres);
+    return withShrouded(there);
   }
 
   /** This approach from another distance. */
   public StopApproach withDistance(double millimetres) {
-    return new StopApproach(
-        kind,
-        resolutionMillimetres,
-        beams,
-        heightMillimetres,
-        openingSeconds,
-        shrouded,
-        millimetres);
+    return withDistanceMillimetres(millimetres);
   }
 }

@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import org.jspecify.annotations.Nullable;
@@ -24,6 +25,7 @@ import org.jspecify.annotations.Nullable;
  * @param linkMicrofarads capacitance of the drive's d.c. link
  * @param use how it is used and what is at stake
  */
+@RecordBuilder
 public record StopFunction(
     String id,
     String name,
@@ -38,7 +40,8 @@ public record StopFunction(
     boolean verticalLoad,
     boolean holdingBrake,
     double linkMicrofarads,
-    StopUse use) {
+    StopUse use)
+    implements StopFunctionBuilder.With {
   /** Checks the id, the name and the d.c. link. */
   public StopFunction {
     Ids.check("stop", id);
@@ -67,79 +70,8 @@ public record StopFunction(
     return parts;
   }
 
-  /** This stop under another name. */
-  public StopFunction withName(String next) {
-    return new StopFunction(
-        id,
-        next,
-        axis,
-        trigger,
-        logic,
-        effect,
-        triggers,
-        relay,
-        resetButton,
-        contactors,
-        verticalLoad,
-        holdingBrake,
-        linkMicrofarads,
-        use);
-  }
-
-  /** This stop with another use. */
-  public StopFunction withUse(StopUse next) {
-    return new StopFunction(
-        id,
-        name,
-        axis,
-        trigger,
-        logic,
-        effect,
-        triggers,
-        relay,
-        resetButton,
-        contactors,
-        verticalLoad,
-        holdingBrake,
-        linkMicrofarads,
-        next);
-  }
-
   /** This stop with what its load does when the torque is gone. */
   public StopFunction withLoad(boolean vertical, boolean brake) {
-    return new StopFunction(
-        id,
-        name,
-        axis,
-        trigger,
-        logic,
-        effect,
-        triggers,
-        relay,
-        resetButton,
-        contactors,
-        vertical,
-        brake,
-        linkMicrofarads,
-        use);
-  }
-
-  /** This stop with another capacitance of the d.c. link. */
-  public StopFunction withLinkMicrofarads(double next) {
-    return new StopFunction(
-        id,
-        name,
-        axis,
-        trigger,
-        logic,
-        effect,
-        triggers,
-        relay,
-        resetButton,
-        contactors,
-        verticalLoad,
-        holdingBrake,
-        next,
-        use);
+    return with().verticalLoad(vertical).holdingBrake(brake).build();
   }
 }

@@ -376,7 +376,7 @@ public record StopReach(
     }
 
     private boolean isLoose(TerminalRef end, Map<TerminalRef, Integer> degree) {
-      return !reached.contains(end) && degree.get(end) == 1;
+      return !reached.contains(end) && degree.getOrDefault(end, 0) == 1;
     }
 
     private boolean isWired(TerminalRef terminal) {

@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -19,6 +20,7 @@ import java.util.TreeMap;
  * @param tests how it is tested between demands, and how often it is proved
  * @param exclusions faults that are taken for impossible, with the reason
  */
+@RecordBuilder
 public record StopUse(
     Rhythm rhythm,
     Risk risk,
@@ -26,7 +28,8 @@ public record StopUse(
     Map<String, Double> b10dCycles,
     StopApproach approach,
     Tests tests,
-    List<FaultExclusion> exclusions) {
+    List<FaultExclusion> exclusions)
+    implements StopUseBuilder.With {
 
   /**
    * How often a stop is demanded.
@@ -123,67 +126,29 @@ public record StopUse(
 
   /** This use with another rhythm of work. */
   public StopUse withRhythm(double perHour, double hours, double days) {
-    return new StopUse(
-        new Rhythm(perHour, hours, days),
-        risk,
-        commonCause,
-        b10dCycles,
-        approach,
-        tests,
-        exclusions);
+    return withRhythm(new Rhythm(perHour, hours, days));
   }
 
   /** This use with another risk. */
   public StopUse withRisk(boolean severe, boolean frequent, boolean hardly) {
-    return new StopUse(
-        rhythm,
-        new Risk(severe, frequent, hardly),
-        commonCause,
-        b10dCycles,
-        approach,
-        tests,
-        exclusions);
-  }
-
-  /** This use with other measures against common cause failures. */
-  public StopUse withCommonCause(List<String> measures) {
-    return new StopUse(rhythm, risk, measures, b10dCycles, approach, tests, exclusions);
+    return withRisk(new Risk(severe, frequent, hardly));
   }
 
   /** This use with a B10d of one device in the place of its sheet's. */
   public StopUse withB10d(String device, double cycles) {
     Map<String, Double> next = new TreeMap<>(b10dCycles);
     next.put(device, cycles);
-    return new StopUse(rhythm, risk, commonCause, next, approach, tests, exclusions);
-  }
-
-  /** This use with another approach. */
-  public StopUse withApproach(StopApproach next) {
-    return new StopUse(rhythm, risk, commonCause, b10dCycles, next, tests, exclusions);
+    return withB10dCycles(next);
   }
 
   /** This use tested otherwise. */
   public StopUse withTests(double perHour, double coverage) {
-    return new StopUse(
-        rhythm,
-        risk,
-        commonCause,
-        b10dCycles,
-        approach,
-        new Tests(perHour, coverage, tests.months()),
-        exclusions);
+    return withTests(new Tests(perHour, coverage, tests.months()));
   }
 
   /** This use with another time between proofs. */
   public StopUse withTestMonths(int months) {
-    return new StopUse(
-        rhythm,
-        risk,
-        commonCause,
-        b10dCycles,
-        approach,
-        new Tests(tests.perHour(), tests.coverage(), months),
-        exclusions);
+    return withTests(new Tests(tests.perHour(), tests.coverage(), months));
   }
 
   /** This use with one more exclusion, in the place of an earlier one of the same fault. */
@@ -191,7 +156,7 @@ public record StopUse(
     List<FaultExclusion> next =
         new ArrayList<>(withoutExclusion(exclusion.element(), exclusion.kind()).exclusions());
     next.add(exclusion);
-    return new StopUse(rhythm, risk, commonCause, b10dCycles, approach, tests, next);
+    return withExclusions(next);
   }
 
   /** This use without the exclusion of a fault. */
@@ -200,6 +165,6 @@ public record StopUse(
         exclusions.stream()
             .filter(e -> !(e.element().equals(element) && e.kind().equals(kind)))
             .toList();
-    return new StopUse(rhythm, risk, commonCause, b10dCycles, approach, tests, next);
+    return withExclusions(next);
   }
 }

@@ -1,5 +1,7 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * What a wire is made of and where it runs.
  *
@@ -11,6 +13,7 @@ package unimotus.core.machine;
  * @param shield where the cable's shield is earthed
  * @param signal what it carries, in words, possibly empty
  */
+@RecordBuilder
 public record WireMake(
     ConductorSize size,
     double lengthMetres,
@@ -18,7 +21,8 @@ public record WireMake(
     String cable,
     String core,
     Shield shield,
-    String signal) {
+    String signal)
+    implements WireMakeBuilder.With {
   /** A single wire of the usual size and of no known length. */
   public static final WireMake PLAIN =
       new WireMake(ConductorSize.USUAL, 0, "", "", "", Shield.NONE, "");
@@ -38,33 +42,13 @@ public record WireMake(
     return size.ohmsPerKilometre() * lengthMetres / 1000;
   }
 
-  /** This make with another size. */
-  public WireMake withSize(ConductorSize next) {
-    return new WireMake(next, lengthMetres, colour, cable, core, shield, signal);
-  }
-
   /** This make with another length in metres. */
   public WireMake withLength(double next) {
-    return new WireMake(size, next, colour, cable, core, shield, signal);
-  }
-
-  /** This make in another colour. */
-  public WireMake withColour(String next) {
-    return new WireMake(size, lengthMetres, next, cable, core, shield, signal);
+    return withLengthMetres(next);
   }
 
   /** This make as a core of a cable. */
   public WireMake withCable(String nextCable, String nextCore) {
-    return new WireMake(size, lengthMetres, colour, nextCable, nextCore, shield, signal);
-  }
-
-  /** This make with its shield earthed elsewhere. */
-  public WireMake withShield(Shield next) {
-    return new WireMake(size, lengthMetres, colour, cable, core, next, signal);
-  }
-
-  /** This make for another signal. */
-  public WireMake withSignal(String next) {
-    return new WireMake(size, lengthMetres, colour, cable, core, shield, next);
+    return with().cable(nextCable).core(nextCore).build();
   }
 }

@@ -161,7 +161,7 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
 
     /** Two voltages of the ratio √3 are delta and star. */
     private @Nullable Connection connection(int column) {
-      List<Double> volts = found.get(Item.VOLTAGE);
+      List<Double> volts = values(Item.VOLTAGE);
       if (volts.size() != 2) {
         return null;
       }
@@ -172,8 +172,12 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
       return ratio > 0.55 && ratio < 0.61 ? column == 0 ? Connection.STAR : Connection.DELTA : null;
     }
 
+    private List<Double> values(Item item) {
+      return found.getOrDefault(item, List.of());
+    }
+
     private double at(Item item, int column) {
-      List<Double> values = found.get(item);
+      List<Double> values = values(item);
       if (values.size() > 1 && column >= values.size()) {
         throw new IllegalArgumentException(
             "plate: %s has %d values, other lines of the plate have more"

@@ -15,6 +15,11 @@ public interface ReferenceLink {
   /** What it is called beside the line, such as {@code 4-20 mA}; empty while nothing is chosen. */
   String label();
 
+  /** What the value at one of its stations is called on the way. */
+  default String label(Station station) {
+    return station.label();
+  }
+
   /** What carries the value that stands at a station to the next one. */
   Carrier carrier(Station from);
 
@@ -38,6 +43,14 @@ public interface ReferenceLink {
 
   /** The limits in the drive. */
   FrequencyLimits limits();
+
+  /**
+   * Whether it carries a number in proportion; one that chooses among a few speeds does not, and
+   * nothing on it is off by a factor.
+   */
+  default boolean isProportional() {
+    return true;
+  }
 
   /**
    * The number at {@link Station#COUNTS} that stands for a reference read back over the bus; empty

@@ -2,6 +2,7 @@ package unimotus.core.power;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import java.util.OptionalDouble;
 import unimotus.core.machine.CableLaying;
 
@@ -36,15 +37,19 @@ public final class ConductorTable {
   public static OptionalDouble amperes(CableLaying laying, double squareMillimetres) {
     for (int i = 0; i < SQUARE_MILLIMETRES.length; i++) {
       if (SQUARE_MILLIMETRES[i] == squareMillimetres) {
-        return OptionalDouble.of(AMPERES.get(laying)[i]);
+        return OptionalDouble.of(amperes(laying)[i]);
       }
     }
     return OptionalDouble.empty();
   }
 
+  private static double[] amperes(CableLaying laying) {
+    return Objects.requireNonNull(AMPERES.get(laying), laying::name);
+  }
+
   /** The smallest conductor that carries a current, in mm²; empty where the table ends before. */
   public static OptionalDouble smallest(CableLaying laying, double amperes) {
-    double[] carried = AMPERES.get(laying);
+    double[] carried = amperes(laying);
     for (int i = 0; i < carried.length; i++) {
       if (carried[i] >= amperes) {
         return OptionalDouble.of(SQUARE_MILLIMETRES[i]);

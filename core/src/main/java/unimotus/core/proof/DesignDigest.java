@@ -61,17 +61,25 @@ public record DesignDigest(Map<Part, String> byPart) {
 
   private static String program(Reference r, Answer a) {
     return joined(
-        r.output(),
-        r.input(),
-        r.speedAtZero(),
-        r.speedAtFull(),
-        r.frequencyAtZeroHertz(),
-        r.frequencyAtFullHertz(),
-        r.programFullScaleCounts(),
-        a.output(),
-        a.input(),
-        a.speedAtFull(),
-        a.programFullScaleCounts());
+            r.output(),
+            r.input(),
+            r.speedAtZero(),
+            r.speedAtFull(),
+            r.frequencyAtZeroHertz(),
+            r.frequencyAtFullHertz(),
+            r.programFullScaleCounts(),
+            a.output(),
+            a.input(),
+            a.speedAtFull(),
+            a.programFullScaleCounts())
+        + presets(r);
+  }
+
+  /** Nothing for none: evidence of before there were any stays fresh. */
+  private static String presets(Reference reference) {
+    StringBuilder text = new StringBuilder();
+    reference.presets().forEach(p -> text.append(joined(p.number(), p.speed())));
+    return text.toString();
   }
 
   private static String wires(AxisAssembly axis) {

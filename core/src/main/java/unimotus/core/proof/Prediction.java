@@ -4,6 +4,7 @@ import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
+import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 
@@ -34,7 +35,36 @@ public record Prediction(
     String instrument,
     String how,
     Set<Part> dependsOn,
-    Derivation simple) {
+    Derivation simple,
+    @Nullable Chain chain) {
+
+  /** A prediction of the axis itself, or of its main chain. */
+  public Prediction(
+      String key,
+      String group,
+      String title,
+      Expectation expectation,
+      @Nullable Station station,
+      double number,
+      String where,
+      String instrument,
+      String how,
+      Set<Part> dependsOn,
+      Derivation simple) {
+    this(
+        key,
+        group,
+        title,
+        expectation,
+        station,
+        number,
+        where,
+        instrument,
+        how,
+        dependsOn,
+        simple,
+        null);
+  }
 
   /** Takes a copy of the parts. */
   public Prediction {
@@ -45,12 +75,13 @@ public record Prediction(
    * How the predicted value came about; unfolded when asked for, since most sums are never looked
    * at.
    *
-   * @param path the path the prediction was made from
+   * @param main the main path of the axis the prediction was made from
    */
-  public Derivation sum(SignalPath path) {
+  public Derivation sum(SignalPath main) {
     if (station == null) {
       return simple;
     }
+    SignalPath path = chain == null ? main : chain.path();
     Derivation sum = path.state(number).derivation(station);
     for (Step step : simple.steps()) {
       sum = sum.then(step);

@@ -12,6 +12,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
@@ -20,6 +21,7 @@ import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
+import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
@@ -84,7 +86,15 @@ public final class Predictor {
   private final ReadableLink link;
   private final ReadableLink.LinkReadings readings;
 
-  private Predictor(AxisAssembly axis, SignalPath path, Obstacles obstacles, boolean asWired) {
+  private final @Nullable Chain chain;
+
+  private Predictor(
+      AxisAssembly axis,
+      SignalPath path,
+      Obstacles obstacles,
+      boolean asWired,
+      @Nullable Chain chain) {
+    this.chain = chain;
     this.axis = axis;
     this.path = path;
     this.obstacles = obstacles;
@@ -94,25 +104,35 @@ public final class Predictor {
 
   /** All predictions of an axis of which no finding is known, in the order of proving. */
   public static List<Prediction> predict(AxisAssembly axis, SignalPath path) {
-    return predict(axis, path, JudgedStop.all(axis), Obstacles.NONE);
+    return predict(axis, path, List.of(), JudgedStop.all(axis), Obstacles.NONE);
   }
 
   /**
    * All predictions of an axis, in the order of proving.
    *
+   * @param chains its chains beside the main path; possibly empty
    * @param stops its stops with the verdicts on them, found before
    * @param obstacles what cannot be predicted, and why
    */
   public static List<Prediction> predict(
-      AxisAssembly axis, SignalPath path, List<JudgedStop> stops, Obstacles obstacles) {
-    Predictor predictor = new Predictor(axis, path, obstacles, true);
+      AxisAssembly axis,
+      SignalPath path,
+      List<Chain> chains,
+      List<JudgedStop> stops,
+      Obstacles obstacles) {
+    Predictor predictor = new Predictor(axis, path, obstacles, true, null);
     predictor.permission();
     predictor.predictions.addAll(StopPredictions.beforeMotion(stops));
     if (!obstacles.hinderMotion()) {
       predictor.direction();
       predictor.predictions.addAll(StopPredictions.inMotion(stops));
     }
-    REFERENCES.forEach(predictor::reference);
+    predictor.references();
+    for (Chain chain : chains) {
+      Predictor beside = new Predictor(axis, chain.path(), obstacles, true, chain);
+      beside.references();
+      predictor.predictions.addAll(beside.predictions);
+    }
     if (!obstacles.hinderMotion()) {
       predictor.times();
     }
@@ -139,11 +159,11 @@ public final class Predictor {
             EnumSet.of(WIRES, DRIVE)));
   }
 
-  /** The predictions of the references alone; what the detective works on. */
+  /** The predictions of the references of the main path alone; what the detective works on. */
   public static List<Prediction> references(AxisAssembly axis, SignalPath path) {
-    Predictor predictor = new Predictor(axis, path, Obstacles.NONE, false);
+    Predictor predictor = new Predictor(axis, path, Obstacles.NONE, false, null);
     predictor.direction();
-    REFERENCES.forEach(predictor::reference);
+    predictor.references();
     return List.copyOf(predictor.predictions);
   }
 
@@ -215,90 +235,72 @@ public final class Predictor {
         Derivation.NONE);
   }
 
-  private void reference(int percent) {
-    double number = path.scale().inverse(percent);
+  private void references() {
+    link.setPoints(path).forEach(this::reference);
+  }
+
+  private void reference(SetPoint point) {
     if (!obstacles.hinderSignal()) {
-      readings.at(number).forEach(r -> add(percent, number, r));
+      readings.at(point.number()).forEach(r -> add(point, r));
     }
     if (!obstacles.hinderMotion()) {
-      speeds(percent, number, readings.received(number));
+      speeds(point, readings.received(point.number()));
     }
   }
 
-  private void add(int percent, double number, LinkReading read) {
+  private void speeds(SetPoint point, double received) {
+    double hertz = path.value(Station.FREQUENCY, received);
     add(
-        percent,
-        number,
-        read.value(),
-        read.station(),
-        read.title(),
-        read.tolerance(),
-        read.where(),
-        read.instrument(),
-        read.parts());
+        point,
+        new LinkReading(
+            Station.FREQUENCY,
+            hertz,
+            Tolerances.frequency(path.link().maximumHertz()),
+            "frequency on the display",
+            "drive's display",
+            "drive's display",
+            EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE)));
+    double shaft = Tolerances.shaft(path.motor().topRpm(), path.motor().lagRpm(hertz));
+    add(
+        point,
+        new LinkReading(
+            Station.SHAFT,
+            path.value(Station.SHAFT, received),
+            shaft,
+            "speed of the motor shaft",
+            "motor shaft",
+            "hand tachometer",
+            EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS)));
+    add(
+        point,
+        new LinkReading(
+            Station.MACHINE,
+            path.value(Station.MACHINE, received),
+            Tolerances.machine(path.mechanics().machine(shaft)),
+            "speed of the machine",
+            "machine",
+            "tachometer or tape and watch",
+            EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS)));
   }
 
-  private void speeds(int percent, double number, double received) {
-    add(
-        percent,
-        number,
-        path.value(Station.FREQUENCY, received),
-        Station.FREQUENCY,
-        "frequency on the display",
-        Tolerances.frequency(path.link().maximumHertz()),
-        "drive's display",
-        "drive's display",
-        EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE));
-    double lag = path.motor().lagRpm(path.value(Station.FREQUENCY, received));
-    double shaft = Tolerances.shaft(path.motor().topRpm(), lag);
-    add(
-        percent,
-        number,
-        path.value(Station.SHAFT, received),
-        Station.SHAFT,
-        "speed of the motor shaft",
-        shaft,
-        "motor shaft",
-        "hand tachometer",
-        EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS));
-    add(
-        percent,
-        number,
-        path.value(Station.MACHINE, received),
-        Station.MACHINE,
-        "speed of the machine",
-        Tolerances.machine(path.mechanics().machine(shaft)),
-        "machine",
-        "tachometer or tape and watch",
-        EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS));
-  }
-
-  private void add(
-      int percent,
-      double number,
-      double value,
-      Station station,
-      String title,
-      double tolerance,
-      String where,
-      String instrument,
-      Set<Part> parts) {
+  private void add(SetPoint point, LinkReading read) {
+    Station station = read.station();
     predictions.add(
         new Prediction(
-            key(percent, station),
-            "Reference %d %%".formatted(percent),
-            title,
-            new Expectation.Amount(value, tolerance, path.unit(station)),
+            "%s.%s".formatted(point.key(), station.key()),
+            point.group(),
+            read.title(),
+            new Expectation.Amount(read.value(), read.tolerance(), path.unit(station)),
             station,
-            number,
-            where,
-            instrument,
-            "Command %d %%. %s and display with the motor isolated, then the speeds."
-                .formatted(percent, link.readWord()),
-            parts,
-            value == path.value(station, number)
+            point.number(),
+            read.where(),
+            read.instrument(),
+            point.how(),
+            read.parts(),
+            read.value() == path.value(station, point.number())
                 ? Derivation.NONE
-                : bySolvedWires(station, value)));
+                : bySolvedWires(station, read.value()),
+            chain));
   }
 
   private Derivation bySolvedWires(Station station, double value) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -45,7 +46,7 @@ public final class Prover {
     }
     List<Part> changed =
         prediction.dependsOn().stream()
-            .filter(p -> !now.byPart().get(p).equals(reading.basis().get(p.name())))
+            .filter(p -> !Objects.equals(now.byPart().get(p), reading.basis().get(p.name())))
             .sorted()
             .toList();
     if (!changed.isEmpty()) {

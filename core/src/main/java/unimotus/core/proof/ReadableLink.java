@@ -30,6 +30,11 @@ public interface ReadableLink extends ReferenceLink {
   /** Whether nothing can be read on the way while this finding, an error, stands. */
   boolean isSilencedBy(Finding error);
 
+  /** What is commanded to prove it on a path, in order; usually a few shares of the span. */
+  default List<SetPoint> setPoints(SignalPath path) {
+    return Predictor.REFERENCES.stream().map(p -> SetPoint.ofPercent(path, p, readWord())).toList();
+  }
+
   /** The link of a path; every way of command has one of these. */
   static ReadableLink of(SignalPath path) {
     return (ReadableLink) path.link();

@@ -41,8 +41,8 @@ final class RunPredictions {
   private static Optional<TruthTable.Row> commanded(TruthTable table, TerminalRef input) {
     return table.inputs().contains(input)
         ? table.rows().stream()
-            .filter(r -> Boolean.TRUE.equals(r.cells().get(input).meant()))
-            .filter(r -> r.cells().get(input).level() == Level.ON)
+            .filter(r -> Boolean.TRUE.equals(r.cell(input).meant()))
+            .filter(r -> r.cell(input).level() == Level.ON)
             .filter(r -> Math.abs(volts(r, input).orElse(0)) >= LEAST_VOLTS)
             .findFirst()
         : Optional.empty();

@@ -14,6 +14,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.MotionChecks;
 import unimotus.core.motor.MotorChecks;
 import unimotus.core.path.AnalogLinkChecks;
+import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
 import unimotus.core.proof.Obstacles;
@@ -31,6 +32,7 @@ import unimotus.core.way.PathFactory;
  * @param axis the axis
  * @param assembly the axis with its devices, null where something is missing
  * @param path the signal path, null where something is missing or cannot be used
+ * @param beside the chains beside that path; possibly empty
  * @param pathFault why there is no signal path, in words; null where there is one
  * @param stops its stops with the verdict on each, in their order; possibly empty
  * @param findings what the rules say, worst first
@@ -39,12 +41,14 @@ public record AxisReview(
     Axis axis,
     @Nullable AxisAssembly assembly,
     @Nullable SignalPath path,
+    List<Chain> beside,
     @Nullable String pathFault,
     List<JudgedStop> stops,
     List<Finding> findings) {
 
   /** Takes the findings worst first. */
   public AxisReview {
+    beside = List.copyOf(beside);
     stops = List.copyOf(stops);
     findings = sorted(findings);
   }
@@ -68,7 +72,14 @@ public record AxisReview(
     found.addAll(PowerChecks.check(assembly));
     List<JudgedStop> stops = JudgedStop.all(assembly);
     found.addAll(StopChecks.check(assembly, stops));
-    return new AxisReview(assembly.axis(), assembly, path, fault.orElse(null), stops, found);
+    return new AxisReview(
+        assembly.axis(),
+        assembly,
+        path,
+        path == null ? List.of() : PathFactory.beside(assembly, path),
+        fault.orElse(null),
+        stops,
+        found);
   }
 
   /** Says what an unfinished axis still lacks. */
@@ -84,7 +95,7 @@ public record AxisReview(
             unknownSheet
                 ? "Put the device sheet into the folder of sheets, or choose another device."
                 : "Choose it at the station Identify.");
-    return new AxisReview(axis, null, null, finding.seen(), List.of(), List.of(finding));
+    return new AxisReview(axis, null, null, List.of(), finding.seen(), List.of(), List.of(finding));
   }
 
   /** The signal path; empty where something is missing. */
@@ -123,7 +134,7 @@ public record AxisReview(
   AxisReview with(List<Finding> more) {
     List<Finding> all = new ArrayList<>(findings);
     all.addAll(more);
-    return new AxisReview(axis, assembly, path, pathFault, stops, all);
+    return new AxisReview(axis, assembly, path, beside, pathFault, stops, all);
   }
 
   /** How many findings have this severity. */

@@ -80,7 +80,7 @@ public final class LineReview {
     tell(supplies, own, owners, shared, line);
     List<AxisReview> all = new ArrayList<>();
     for (Axis axis : project.axes()) {
-      AxisReview review = own.get(axis.id());
+      AxisReview review = Objects.requireNonNull(own.get(axis.id()), axis::id);
       List<Finding> more = shared.getOrDefault(axis.id(), List.of());
       all.add(more.isEmpty() ? review : review.with(more));
     }
@@ -103,7 +103,7 @@ public final class LineReview {
       for (String axis : axes) {
         Finding finding = fault.at("axis/" + axis);
         boolean told =
-            own.get(axis).findings().stream()
+            Objects.requireNonNull(own.get(axis), axis).findings().stream()
                 .anyMatch(f -> f.rule() == finding.rule() && f.place().equals(finding.place()));
         if (!told) {
           shared.computeIfAbsent(axis, k -> new ArrayList<>()).add(finding);

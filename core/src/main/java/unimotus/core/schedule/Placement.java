@@ -59,7 +59,7 @@ public record Placement(List<Wire> wires, List<Problem> problems) {
         }
         wires.add(wire);
       } catch (IllegalArgumentException e) {
-        problems.add(new Problem(line.line(), e.getMessage()));
+        problems.add(new Problem(line.line(), String.valueOf(e.getMessage())));
       }
     }
     return new Placement(wires, problems);

@@ -102,8 +102,9 @@ public record WireSchedule(List<Row> rows) {
 
   private static Expected expected(
       Wire wire, TerminalRef against, Map<String, LineSolution> states) {
-    String action = states.keySet().iterator().next();
-    OptionalDouble rest = states.get(action).volts(wire.from(), against);
+    Map.Entry<String, LineSolution> first = states.entrySet().iterator().next();
+    String action = first.getKey();
+    OptionalDouble rest = first.getValue().volts(wire.from(), against);
     OptionalDouble most = rest;
     for (Map.Entry<String, LineSolution> state : states.entrySet()) {
       OptionalDouble volts = state.getValue().volts(wire.from(), against);

@@ -9,6 +9,7 @@ import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.Preset;
 import unimotus.core.machine.Reference;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
@@ -16,6 +17,7 @@ import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.PresetInputs;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
@@ -58,6 +60,7 @@ public final class DerivedSettings {
     settings.ramps();
     settings.commands();
     settings.reference();
+    settings.presets();
     settings.answer();
     settings.macro();
     return List.copyOf(settings.derived.values());
@@ -166,6 +169,35 @@ public final class DerivedSettings {
     }
     spanEnd(SettingRole.FREQUENCY_AT_LOW, input, reference.frequencyAtZeroHertz(), "0 %");
     spanEnd(SettingRole.FREQUENCY_AT_HIGH, input, reference.frequencyAtFullHertz(), "100 %");
+  }
+
+  /**
+   * The frequency of each speed that inputs choose; the presets are the source where nothing else
+   * is.
+   */
+  private void presets() {
+    Reference reference = axis.axis().reference();
+    for (Preset preset : reference.presets()) {
+      number(
+          axis.driveSheet().presetSetting(preset.number()),
+          "Preset %d is for %s.".formatted(preset.number(), preset.name()),
+          new Step(
+              preset.name(),
+              "f₀ + (v − v₀)/(v₁₀₀ − v₀)·(f₁₀₀ − f₀)",
+              "",
+              reference.hertzAt(preset.speed()),
+              MeasureUnit.HERTZ_UNIT,
+              "reference of the axis"));
+    }
+    PresetInputs rule = axis.driveSheet().presets();
+    if (!reference.presets().isEmpty()
+        && rule != null
+        && rule.priority() == PresetInputs.Priority.AS_SOURCE) {
+      choice(
+          axis.driveSheet().setting(SettingRole.REFERENCE_SOURCE),
+          Option.PRESETS.word(),
+          "This drive looks at its preset inputs only while they are its reference source.");
+    }
   }
 
   private void spanEnd(SettingRole role, String input, double hertz, String end) {

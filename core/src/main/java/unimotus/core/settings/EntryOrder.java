@@ -164,7 +164,11 @@ final class EntryOrder {
 
   List<Entry> sorted() {
     List<Integer> order = nearestFirst();
-    shorten(order);
+    if (way == EntrySheet.Way.KEYPAD && entries.size() <= ShortestWay.MOST) {
+      order = new ShortestWay(before, between, toFirst).order();
+    } else {
+      shorten(order);
+    }
     return order.stream().map(entries::get).toList();
   }
 

@@ -61,12 +61,11 @@ public record EntrySheet(
     Map<String, SettingValue> target = target(from.sheet(), to);
     EntrySheet full = plain(from, target, way, List.of());
     SettingDefinition macro = from.sheet().setting(SettingRole.MACRO).orElse(null);
-    boolean foundOtherwise =
-        macro != null
-            && !from.values().equals(SettingGraph.works(from.sheet()))
-            && from.values().containsKey(macro.code())
-            && !from.values().get(macro.code()).equals(target.get(macro.code()));
-    if (!foundOtherwise) {
+    SettingValue stands = macro == null ? null : from.values().get(macro.code());
+    if (macro == null
+        || stands == null
+        || stands.equals(target.get(macro.code()))
+        || from.values().equals(SettingGraph.works(from.sheet()))) {
       return full;
     }
     target.remove(macro.code());

@@ -3,6 +3,7 @@ package unimotus.core.settings;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingDefinition;
@@ -63,7 +64,7 @@ public record Exposure(int from, int to, List<SettingDefinition> missing) {
     DriveSheet sheet = drive.sheet();
     return sheet.settings().stream()
         .filter(s -> s.isOfTheMotor() && target.containsKey(s.code()))
-        .filter(s -> !target.get(s.code()).equals(drive.values().get(s.code())))
+        .filter(s -> !Objects.equals(target.get(s.code()), drive.values().get(s.code())))
         .toList();
   }
 

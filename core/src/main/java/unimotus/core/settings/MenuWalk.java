@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Menu;
@@ -55,12 +56,16 @@ public final class MenuWalk {
 
   /** Where a setting stands, in words. */
   public String position(String code) {
-    Place place = places.get(code);
     return switch (menu.style()) {
-      case LIST -> "%d of %d".formatted(place.inList() + 1, codes.size());
-      case GROUPS -> "%s, entry %d".formatted(groups.get(place.group()), place.inGroup() + 1);
+      case LIST -> "%d of %d".formatted(place(code).inList() + 1, codes.size());
+      case GROUPS ->
+          "%s, entry %d".formatted(groups.get(place(code).group()), place(code).inGroup() + 1);
       case DIGITS -> "dial " + code;
     };
+  }
+
+  private Place place(String code) {
+    return Objects.requireNonNull(places.get(code), code);
   }
 
   private record Presses(String key, int times) {
@@ -70,11 +75,10 @@ public final class MenuWalk {
   }
 
   private List<Presses> steps(@Nullable String from, String to) {
-    Place there = places.get(to);
-    Place here = from == null ? null : places.get(from);
     return switch (menu.style()) {
-      case LIST -> List.of(ring(here == null ? 0 : here.inList(), there.inList(), codes.size()));
-      case GROUPS -> throughGroups(here, there);
+      case LIST ->
+          List.of(ring(from == null ? 0 : place(from).inList(), place(to).inList(), codes.size()));
+      case GROUPS -> throughGroups(from == null ? null : place(from), place(to));
       case DIGITS -> dialled(from == null ? codes.get(0) : from, to);
     };
   }

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingValue;
 
@@ -19,19 +20,20 @@ record NeededEntries(DriveSheet sheet, DriveMemory start, Map<String, SettingVal
     Map<String, SettingValue> works = SettingGraph.works(sheet);
     List<String> open = new ArrayList<>(start.differing(target));
     start.unread(target).stream()
-        .filter(c -> !target.get(c).equals(works.get(c)))
+        .filter(c -> !Objects.equals(target.get(c), works.get(c)))
         .forEach(open::add);
     while (!open.isEmpty()) {
       String code = open.remove(0);
       if (needed.containsKey(code)) {
         continue;
       }
-      needed.put(code, new Entry(code, target.get(code), Entry.Role.VALUE));
+      SettingValue meant = meant(code);
+      needed.put(code, new Entry(code, meant, Entry.Role.VALUE));
       graph
-          .rewritten(code, target.get(code))
+          .rewritten(code, meant)
           .forEach(
               (other, value) -> {
-                if (target.containsKey(other) && !target.get(other).equals(value)) {
+                if (target.containsKey(other) && !meant(other).equals(value)) {
                   open.add(other);
                 }
               });
@@ -41,6 +43,10 @@ record NeededEntries(DriveSheet sheet, DriveMemory start, Map<String, SettingVal
     return entries;
   }
 
+  private SettingValue meant(String code) {
+    return Objects.requireNonNull(target.get(code), code);
+  }
+
   private Map<String, String> locks(SettingGraph graph, Map<String, Entry> needed) {
     Map<String, String> locks = new LinkedHashMap<>();
     needed.keySet().forEach(c -> graph.lock(c).ifPresent(l -> locks.put(l.by(), l.value())));
@@ -48,7 +54,7 @@ record NeededEntries(DriveSheet sheet, DriveMemory start, Map<String, SettingVal
   }
 
   private void addLock(List<Entry> entries, Map<String, Entry> needed, String by, String value) {
-    SettingValue meant = target.get(by);
+    SettingValue meant = meant(by);
     if (SettingGraph.isWord(meant, value)) {
       return;
     }

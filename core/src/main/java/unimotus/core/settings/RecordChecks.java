@@ -10,6 +10,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Borrowing;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Snapshot;
+import unimotus.core.machine.Tuning;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
@@ -22,14 +23,14 @@ public final class RecordChecks {
   public static List<Finding> check(AxisAssembly axis) {
     List<Finding> found = new ArrayList<>();
     axis.record().out().forEach(b -> found.add(borrowed(axis, b)));
-    if (TuningState.of(axis) == TuningState.STALE) {
+    Tuning tuning = axis.record().tuning();
+    if (tuning != null && TuningState.of(axis) == TuningState.STALE) {
       found.add(
           new Finding(
               Severity.WARNING,
               Rule.TUNING_STALE,
               place(axis),
-              "motor data were changed after the auto-tune of %s"
-                  .formatted(axis.record().tuning().at()),
+              "motor data were changed after the auto-tune of %s".formatted(tuning.at()),
               "The drive works with a model of another motor: torque and slip are wrong.",
               "Repeat the auto-tune with the shaft free, then record it."));
     }

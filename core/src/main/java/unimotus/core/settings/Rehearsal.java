@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.SettingValue;
 
@@ -108,9 +109,13 @@ public record Rehearsal(
           culprit != null
               ? "rewritten by %s, entered after it".formatted(culprit)
               : refusals.getOrDefault(code, notMeant(code, turns));
-      losses.add(new Loss(code, meant.get(code), at.values().get(code), culprit, words));
+      losses.add(new Loss(code, known(meant, code), known(at.values(), code), culprit, words));
     }
     return losses;
+  }
+
+  private static SettingValue known(Map<String, SettingValue> values, String code) {
+    return Objects.requireNonNull(values.get(code), code);
   }
 
   private static String notMeant(String code, List<Turn> turns) {

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
@@ -141,7 +142,7 @@ public final class SettingGraph {
     return all;
   }
 
-  static boolean isWord(SettingValue value, String word) {
+  static boolean isWord(@Nullable SettingValue value, String word) {
     return value instanceof SettingValue.Choice c && c.value().equals(word);
   }
 }

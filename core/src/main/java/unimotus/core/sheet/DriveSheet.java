@@ -1,5 +1,6 @@
 package unimotus.core.sheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
@@ -21,7 +22,9 @@ import org.jspecify.annotations.Nullable;
  * @param identity what tells one drive of the class from another; null where the sheet is silent
  * @param statusTexts what it shows in which state; possibly empty
  * @param procedures guarded entries; possibly empty
+ * @param presets how it takes preset speeds; null where it has none, or the sheet is silent
  */
+@RecordBuilder
 public record DriveSheet(
     String id,
     String name,
@@ -30,12 +33,13 @@ public record DriveSheet(
     int converterBits,
     DriveRatings ratings,
     List<SettingDefinition> settings,
-    @Nullable Menu menu,
-    @Nullable List<SettingRule> rules,
+    Menu menu,
+    List<SettingRule> rules,
     @Nullable PowerData power,
     @Nullable DriveIdentity identity,
-    @Nullable List<StatusText> statusTexts,
-    @Nullable List<EntryProcedure> procedures)
+    List<StatusText> statusTexts,
+    List<EntryProcedure> procedures,
+    @Nullable PresetInputs presets)
     implements DeviceSheet {
 
   /** Copies the lists, checks the converter; a menu or rules not given are plain or none. */
@@ -65,6 +69,11 @@ public record DriveSheet(
     return first(s -> s.role() == role && terminalId.equals(s.terminal()));
   }
 
+  /** The setting that holds the output frequency of a combination; empty where there is none. */
+  public Optional<SettingDefinition> presetSetting(int combination) {
+    return first(s -> s instanceof NumberSetting n && n.isOfPreset(combination));
+  }
+
   // A plain loop: asked for each setting of each drive at every edit.
   private Optional<SettingDefinition> first(Predicate<SettingDefinition> which) {
     for (SettingDefinition setting : settings) {
@@ -77,56 +86,17 @@ public record DriveSheet(
 
   @Override
   public DriveSheet withIdentity(String nextId, String nextName) {
-    return new DriveSheet(
-        nextId,
-        nextName,
-        terminals,
-        selectors,
-        converterBits,
-        ratings,
-        settings,
-        menu,
-        rules,
-        power,
-        identity,
-        statusTexts,
-        procedures);
+    return DriveSheetBuilder.builder(this).id(nextId).name(nextName).build();
   }
 
   @Override
   public DriveSheet withTerminals(List<Terminal> next) {
-    return new DriveSheet(
-        id,
-        name,
-        next,
-        selectors,
-        converterBits,
-        ratings,
-        settings,
-        menu,
-        rules,
-        power,
-        identity,
-        statusTexts,
-        procedures);
+    return DriveSheetBuilder.builder(this).terminals(next).build();
   }
 
   @Override
   public DriveSheet withSelectors(List<Selector> next) {
-    return new DriveSheet(
-        id,
-        name,
-        terminals,
-        next,
-        converterBits,
-        ratings,
-        settings,
-        menu,
-        rules,
-        power,
-        identity,
-        statusTexts,
-        procedures);
+    return DriveSheetBuilder.builder(this).selectors(next).build();
   }
 
   /** The rules of one kind, in the order of the sheet. */
@@ -136,37 +106,11 @@ public record DriveSheet(
 
   /** This sheet with these rules instead. */
   public DriveSheet withRules(List<SettingRule> next) {
-    return new DriveSheet(
-        id,
-        name,
-        terminals,
-        selectors,
-        converterBits,
-        ratings,
-        settings,
-        menu,
-        next,
-        power,
-        identity,
-        statusTexts,
-        procedures);
+    return DriveSheetBuilder.builder(this).rules(next).build();
   }
 
   /** This sheet with these settings instead. */
   public DriveSheet withSettings(List<SettingDefinition> next) {
-    return new DriveSheet(
-        id,
-        name,
-        terminals,
-        selectors,
-        converterBits,
-        ratings,
-        next,
-        menu,
-        rules,
-        power,
-        identity,
-        statusTexts,
-        procedures);
+    return DriveSheetBuilder.builder(this).settings(next).build();
   }
 }

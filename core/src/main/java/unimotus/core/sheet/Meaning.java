@@ -71,9 +71,17 @@ public enum Meaning {
 
   /** Whether it chooses a preset speed. */
   public boolean isPreset() {
+    return preset() > 0;
+  }
+
+  /** The number of the preset input, 1 to 4; 0 for every other meaning. */
+  public int preset() {
     return switch (this) {
-      case PRESET_1, PRESET_2, PRESET_3, PRESET_4 -> true;
-      default -> false;
+      case PRESET_1 -> 1;
+      case PRESET_2 -> 2;
+      case PRESET_3 -> 3;
+      case PRESET_4 -> 4;
+      default -> 0;
     };
   }
 

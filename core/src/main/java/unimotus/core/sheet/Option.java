@@ -14,6 +14,7 @@ public enum Option {
   TERMINALS,
   KEYPAD,
   FIELDBUS,
+  PRESETS,
   TWO_WIRE,
   THREE_WIRE,
   ALLOWED,

@@ -1,5 +1,7 @@
 package unimotus.core.sheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * The plate of a three-phase induction motor, for the connection in use.
  *
@@ -12,6 +14,7 @@ package unimotus.core.sheet;
  * @param serviceFactor allowed continuous overload, 1 where the plate gives none
  * @param inertiaKgM2 moment of inertia of the rotor
  */
+@RecordBuilder
 public record Plate(
     double powerWatts,
     double voltageVolts,
@@ -20,7 +23,8 @@ public record Plate(
     double speedRpm,
     double powerFactor,
     double serviceFactor,
-    double inertiaKgM2) {
+    double inertiaKgM2)
+    implements PlateBuilder.With {
 
   /** Refuses what no plate can say; what is merely doubtful is left to the checks. */
   public Plate {
@@ -42,106 +46,32 @@ public record Plate(
 
   /** This plate with another power. */
   public Plate withPower(double next) {
-    return new Plate(
-        next,
-        voltageVolts,
-        currentAmperes,
-        frequencyHertz,
-        speedRpm,
-        powerFactor,
-        serviceFactor,
-        inertiaKgM2);
+    return withPowerWatts(next);
   }
 
   /** This plate with another voltage. */
   public Plate withVoltage(double next) {
-    return new Plate(
-        powerWatts,
-        next,
-        currentAmperes,
-        frequencyHertz,
-        speedRpm,
-        powerFactor,
-        serviceFactor,
-        inertiaKgM2);
+    return withVoltageVolts(next);
   }
 
   /** This plate with another current. */
   public Plate withCurrent(double next) {
-    return new Plate(
-        powerWatts,
-        voltageVolts,
-        next,
-        frequencyHertz,
-        speedRpm,
-        powerFactor,
-        serviceFactor,
-        inertiaKgM2);
+    return withCurrentAmperes(next);
   }
 
   /** This plate with another frequency. */
   public Plate withFrequency(double next) {
-    return new Plate(
-        powerWatts,
-        voltageVolts,
-        currentAmperes,
-        next,
-        speedRpm,
-        powerFactor,
-        serviceFactor,
-        inertiaKgM2);
+    return withFrequencyHertz(next);
   }
 
   /** This plate with another speed. */
   public Plate withSpeed(double next) {
-    return new Plate(
-        powerWatts,
-        voltageVolts,
-        currentAmperes,
-        frequencyHertz,
-        next,
-        powerFactor,
-        serviceFactor,
-        inertiaKgM2);
-  }
-
-  /** This plate with another power factor. */
-  public Plate withPowerFactor(double next) {
-    return new Plate(
-        powerWatts,
-        voltageVolts,
-        currentAmperes,
-        frequencyHertz,
-        speedRpm,
-        next,
-        serviceFactor,
-        inertiaKgM2);
-  }
-
-  /** This plate with another service factor. */
-  public Plate withServiceFactor(double next) {
-    return new Plate(
-        powerWatts,
-        voltageVolts,
-        currentAmperes,
-        frequencyHertz,
-        speedRpm,
-        powerFactor,
-        next,
-        inertiaKgM2);
+    return withSpeedRpm(next);
   }
 
   /** This plate with another rotor inertia. */
   public Plate withInertia(double next) {
-    return new Plate(
-        powerWatts,
-        voltageVolts,
-        currentAmperes,
-        frequencyHertz,
-        speedRpm,
-        powerFactor,
-        serviceFactor,
-        next);
+    return withInertiaKgM2(next);
   }
 
   private static void positive(String name, double value) {

@@ -1,5 +1,7 @@
 package unimotus.core.sheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
+
 /**
  * The plate of a permanent-magnet servo motor.
  *
@@ -13,6 +15,7 @@ package unimotus.core.sheet;
  * @param encoderCounts counts of the feedback a turn
  * @param brakeNewtonMetres torque of the holding brake; 0 for none
  */
+@RecordBuilder
 public record ServoPlate(
     double stallNewtonMetres,
     double stallAmperes,
@@ -22,7 +25,8 @@ public record ServoPlate(
     double backVoltsPerThousandRpm,
     int poles,
     int encoderCounts,
-    double brakeNewtonMetres) {
+    double brakeNewtonMetres)
+    implements ServoPlateBuilder.With {
   private static final double THOUSAND_RPM = 1000 * 2 * Math.PI / 60;
 
   /** Two statements of the same thing on a plate agree this far, or one is mistyped. */
@@ -89,85 +93,31 @@ public record ServoPlate(
 
   /** This plate with another torque constant. */
   public ServoPlate withTorqueConstant(double next) {
-    return new ServoPlate(
-        stallNewtonMetres,
-        stallAmperes,
-        ratedRpm,
-        ratedNewtonMetres,
-        next,
-        backVoltsPerThousandRpm,
-        poles,
-        encoderCounts,
-        brakeNewtonMetres);
+    return withTorqueNewtonMetresPerAmpere(next);
   }
 
   /** This plate with another back voltage at 1000 rpm. */
   public ServoPlate withBackVolts(double next) {
-    return new ServoPlate(
-        stallNewtonMetres,
-        stallAmperes,
-        ratedRpm,
-        ratedNewtonMetres,
-        torqueNewtonMetresPerAmpere,
-        next,
-        poles,
-        encoderCounts,
-        brakeNewtonMetres);
+    return withBackVoltsPerThousandRpm(next);
   }
 
   /** This plate with other figures at standstill. */
   public ServoPlate withStall(double newtonMetres, double amperes) {
-    return new ServoPlate(
-        newtonMetres,
-        amperes,
-        ratedRpm,
-        ratedNewtonMetres,
-        torqueNewtonMetresPerAmpere,
-        backVoltsPerThousandRpm,
-        poles,
-        encoderCounts,
-        brakeNewtonMetres);
+    return with().stallNewtonMetres(newtonMetres).stallAmperes(amperes).build();
   }
 
   /** This plate with other figures at rated speed. */
   public ServoPlate withRated(double rpm, double newtonMetres) {
-    return new ServoPlate(
-        stallNewtonMetres,
-        stallAmperes,
-        rpm,
-        newtonMetres,
-        torqueNewtonMetresPerAmpere,
-        backVoltsPerThousandRpm,
-        poles,
-        encoderCounts,
-        brakeNewtonMetres);
+    return with().ratedRpm(rpm).ratedNewtonMetres(newtonMetres).build();
   }
 
   /** This plate with another feedback and pole count. */
   public ServoPlate withFeedback(int nextPoles, int counts) {
-    return new ServoPlate(
-        stallNewtonMetres,
-        stallAmperes,
-        ratedRpm,
-        ratedNewtonMetres,
-        torqueNewtonMetresPerAmpere,
-        backVoltsPerThousandRpm,
-        nextPoles,
-        counts,
-        brakeNewtonMetres);
+    return with().poles(nextPoles).encoderCounts(counts).build();
   }
 
   /** This plate with another holding brake; 0 for none. */
   public ServoPlate withBrake(double newtonMetres) {
-    return new ServoPlate(
-        stallNewtonMetres,
-        stallAmperes,
-        ratedRpm,
-        ratedNewtonMetres,
-        torqueNewtonMetresPerAmpere,
-        backVoltsPerThousandRpm,
-        poles,
-        encoderCounts,
-        newtonMetres);
+    return withBrakeNewtonMetres(newtonMetres);
   }
 }

@@ -7,6 +7,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /** Settings of a sheet that rewrite or lock each other round a ring. */
@@ -47,7 +48,7 @@ public final class SettingRings {
 
   private static List<String> path(Map<String, String> cameFrom, String start, String last) {
     List<String> ring = new ArrayList<>(List.of(start));
-    for (String at = last; !at.equals(start); at = cameFrom.get(at)) {
+    for (String at = last; !at.equals(start); at = Objects.requireNonNull(cameFrom.get(at), at)) {
       ring.add(1, at);
     }
     ring.add(start);

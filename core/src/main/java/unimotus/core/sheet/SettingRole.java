@@ -30,8 +30,10 @@ public enum SettingRole {
   STOP_MODE,
   /** {@code terminals}, {@code keypad} or {@code fieldbus}. */
   COMMAND_SOURCE,
-  /** A terminal id, {@code keypad} or {@code fieldbus}. */
+  /** A terminal id, {@code keypad}, {@code fieldbus} or {@code presets}. */
   REFERENCE_SOURCE,
+  /** Output frequency of one combination of the preset inputs. */
+  PRESET_FREQUENCY,
   /** {@code two-wire} or {@code three-wire}. */
   CONTROL_WIRING,
   /** {@code allowed} or {@code blocked}: start with a run contact found closed at power-up. */

@@ -3,7 +3,9 @@ package unimotus.core.sheet;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
+import java.util.TreeMap;
 
 /** What keeps a sheet from being used, beyond what its schema can tell. */
 public final class SheetFaults {
@@ -30,6 +32,7 @@ public final class SheetFaults {
     if (sheet instanceof DriveSheet drive) {
       drive.settings().forEach(s -> checkWords(s, faults));
       checkRules(drive, faults);
+      checkPresets(drive, faults);
     }
     return faults;
   }
@@ -79,6 +82,25 @@ public final class SheetFaults {
     if (!ring.isEmpty()) {
       faults.add(
           "settings rewrite or lock each other in a ring: %s".formatted(String.join(" → ", ring)));
+    }
+  }
+
+  /** Every preset has a frequency of its own, and what has some says how they are chosen. */
+  private static void checkPresets(DriveSheet drive, List<String> faults) {
+    Map<Integer, String> codes = new TreeMap<>();
+    for (SettingDefinition setting : drive.settings()) {
+      Integer preset = setting instanceof NumberSetting n ? n.preset() : null;
+      String other = preset == null ? null : codes.putIfAbsent(preset, setting.code());
+      if (other != null) {
+        faults.add(
+            "settings %s and %s are both the frequency of preset %d"
+                .formatted(other, setting.code(), preset));
+      }
+    }
+    if (!codes.isEmpty() && drive.presets() == null) {
+      faults.add(
+          "setting %s is the frequency of a preset, but how presets are chosen is not given"
+              .formatted(codes.values().iterator().next()));
     }
   }
 

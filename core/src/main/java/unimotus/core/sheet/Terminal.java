@@ -1,5 +1,6 @@
 package unimotus.core.sheet;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
@@ -20,13 +21,15 @@ import org.jspecify.annotations.Nullable;
  * @param closedIn positions of the part in which this contact is closed; empty for contacts that
  *     close on command and for all other terminals; null in a constructor call stands for empty
  */
+@RecordBuilder
 public record Terminal(
     String id,
     String label,
     TerminalRole role,
     @Nullable String common,
     Map<String, Double> electrical,
-    List<String> closedIn) {
+    List<String> closedIn)
+    implements TerminalBuilder.With {
 
   /** Sorts and freezes the electrical figures. */
   public Terminal(
@@ -72,30 +75,24 @@ public record Terminal(
 
   /** This terminal with another marking and other words. */
   public Terminal withWords(String nextId, String nextLabel) {
-    return new Terminal(nextId, nextLabel, role, common, electrical, closedIn);
+    return with().id(nextId).label(nextLabel).build();
   }
 
   /** This terminal in another role, with the figures typical for it. */
   public Terminal withRole(TerminalRole next) {
     Map<String, Double> figures = new TreeMap<>();
     next.typical().forEach((f, v) -> figures.put(f.key(), electrical.getOrDefault(f.key(), v)));
-    return new Terminal(id, label, next, common, figures, next.isPositioned() ? closedIn : null);
-  }
-
-  /** This terminal with its circuit closing elsewhere; null for nowhere. */
-  public Terminal withCommon(@Nullable String next) {
-    return new Terminal(id, label, role, next, electrical, closedIn);
+    return with()
+        .role(next)
+        .electrical(figures)
+        .closedIn(next.isPositioned() ? closedIn : List.of())
+        .build();
   }
 
   /** This terminal with one figure changed. */
   public Terminal withFigure(Figure figure, double value) {
     Map<String, Double> figures = new TreeMap<>(electrical);
     figures.put(figure.key(), value);
-    return new Terminal(id, label, role, common, figures, closedIn);
-  }
-
-  /** This contact closed in other positions. */
-  public Terminal withClosedIn(List<String> next) {
-    return new Terminal(id, label, role, common, electrical, next);
+    return withElectrical(figures);
   }
 }

@@ -94,8 +94,8 @@ public record FaultRun(
               .toList();
       Map<ElementFault, FaultResult> known = islands.ties(first) ? alone : Map.of();
       seconds.stream()
-          .filter(known::containsKey)
-          .forEach(f -> doubles.add(known.get(f).after(first)));
+          .flatMap(f -> Optional.ofNullable(known.get(f)).stream())
+          .forEach(r -> doubles.add(r.after(first)));
       double done = SINGLES_SHARE + share * i;
       doubles.addAll(
           work.run(

@@ -102,7 +102,7 @@ final class Hindrances {
   }
 
   private String faultOfDrive(String name, Observation sight) {
-    Observation.DriveSight seen = sight.drives().get(circuit.axis().drive().id());
+    Observation.DriveSight seen = sight.drive(circuit.axis().drive().id());
     return seen.wrongFeed()
         ? "%s is set for test pulses and gets a steady voltage".formatted(name)
         : seen.differs()
@@ -113,7 +113,7 @@ final class Hindrances {
   private void relay(
       PlacedDevice relay, Observation sight, LineSolution solution, Set<String> words) {
     StopState.Relay memory = at.relay(relay.id());
-    Observation.RelaySight seen = sight.relays().get(relay.id());
+    Observation.RelaySight seen = sight.relay(relay.id());
     if (memory.on()) {
       return;
     }
@@ -140,7 +140,7 @@ final class Hindrances {
     StopState cold = machine.settle(StopState.COLD);
     boolean always =
         !StopCircuit.all(relay, TerminalRole.RESET_INPUT).isEmpty()
-            && machine.observe(cold).relays().get(relay.id()).loopClosed();
+            && machine.observe(cold).relay(relay.id()).loopClosed();
     return StopCircuit.isManualReset(relay) && always
         ? "%s never sees its reset button: the loop is closed all the time".formatted(name)
         : "%s is never reset: its reset and feedback loop stays open".formatted(name);

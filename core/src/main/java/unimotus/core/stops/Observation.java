@@ -2,6 +2,7 @@ package unimotus.core.stops;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 
 /**
@@ -13,6 +14,14 @@ import java.util.Set;
  */
 record Observation(
     Map<String, RelaySight> relays, Map<String, DriveSight> drives, Set<String> failedTests) {
+
+  RelaySight relay(String id) {
+    return Objects.requireNonNull(relays.get(id), id);
+  }
+
+  DriveSight drive(String id) {
+    return Objects.requireNonNull(drives.get(id), id);
+  }
 
   /**
    * What a safety relay sees.

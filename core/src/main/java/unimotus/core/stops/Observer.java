@@ -6,6 +6,7 @@ import java.util.HashSet;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -333,7 +334,7 @@ final class Observer {
       return volts.orElse(0) >= known.orElseThrow().figure(Figure.ON_VOLTS);
     }
     return solution.voltsToGround(terminal)
-        >= TerminalRole.SAFETY_INPUT.typical().get(Figure.ON_VOLTS);
+        >= Objects.requireNonNull(TerminalRole.SAFETY_INPUT.typical().get(Figure.ON_VOLTS));
   }
 
   private TerminalRef zeroOf(TerminalRef terminal, Terminal sheet) {

@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.wiring.CommandState;
@@ -166,7 +167,7 @@ public final class StopMachine {
   }
 
   private StopState.Relay relay(PlacedDevice device, StopState.Relay was, Observation all) {
-    Observation.RelaySight seen = all.relays().get(device.id());
+    Observation.RelaySight seen = all.relay(device.id());
     if (!seen.powered()) {
       return StopState.Relay.OFF;
     }
@@ -186,8 +187,8 @@ public final class StopMachine {
 
   private StopState.DriveState drive(PlacedDevice device, StopState state, Observation all) {
     StopState.DriveState was = state.drive(device.id());
-    Observation.DriveSight seen = all.drives().get(device.id());
-    Traits set = traits.get(device.id());
+    Observation.DriveSight seen = all.drive(device.id());
+    Traits set = Objects.requireNonNull(traits.get(device.id()), device::id);
     boolean onMains = state.powered() && seen.onMains();
     if (!state.powered() || !seen.fed()) {
       boolean held = state.run() && !onMains && (was.held() || was.moving());

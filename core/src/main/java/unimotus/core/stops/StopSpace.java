@@ -6,6 +6,7 @@ import java.util.Deque;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -116,7 +117,7 @@ final class StopSpace {
     Deque<StopState> open = new ArrayDeque<>(List.of(cold));
     while (!open.isEmpty()) {
       StopState at = open.removeFirst();
-      List<StopEvent> way = ways.get(at);
+      List<StopEvent> way = Objects.requireNonNull(ways.get(at));
       judge(at, trigger, way);
       if (way.size() >= LONGEST) {
         continue;

@@ -20,6 +20,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.path.AnswerModule;
 import unimotus.core.path.AnswerPath;
 import unimotus.core.path.AnswerProgram;
+import unimotus.core.path.Chain;
 import unimotus.core.path.Channels;
 import unimotus.core.path.DriveAnswer;
 import unimotus.core.path.GearStage;
@@ -143,6 +144,7 @@ public final class PathFactory {
   public static List<Finding> checkWires(AxisAssembly axis) {
     PathFindings findings = new PathFindings(axis);
     Ways.of(axis).checkWires(axis, findings);
+    Ways.beside(axis).forEach(w -> w.checkWires(axis, findings));
     return findings.found();
   }
 
@@ -186,6 +188,19 @@ public final class PathFactory {
             new GearStage(mechanics.gearRatio()),
             new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText())),
         axis.axis().answer().isWired() ? answer(axis, settings) : null);
+  }
+
+  /**
+   * The chains of an axis beside its main path, those of which something can be told; possibly
+   * empty.
+   *
+   * @param main the main path, whose program, motor and mechanics they share
+   */
+  public static List<Chain> beside(AxisAssembly axis, SignalPath main) {
+    return Ways.beside(axis).stream()
+        .filter(w -> w.fault(axis).isEmpty())
+        .map(w -> new Chain(w.key(), w.name(), main.with(w.link(axis))))
+        .toList();
   }
 
   private static SlipStage slip(AxisAssembly axis, Plate plate, EffectiveSettings settings) {

@@ -13,11 +13,24 @@ public interface WayOfCommand {
   /** What it is called, in a few words. */
   String name();
 
+  /** A stable word for its chain where it stands beside another. */
+  default String key() {
+    return "";
+  }
+
   /** Whether an axis is commanded this way. At most one way may claim an axis. */
   boolean isChosen(AxisAssembly axis);
 
   /** Whether it stands in until something is chosen; the checks say so. */
   default boolean isUsual() {
+    return false;
+  }
+
+  /**
+   * Whether it holds in some states of the inputs only, another way in the others: such a one is
+   * the main chain where it is alone, and a chain beside it where another way is chosen.
+   */
+  default boolean isBeside() {
     return false;
   }
 

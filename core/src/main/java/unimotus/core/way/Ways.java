@@ -3,6 +3,7 @@ package unimotus.core.way;
 import java.util.List;
 import java.util.Optional;
 import java.util.ServiceLoader;
+import java.util.stream.Stream;
 import unimotus.core.machine.AxisAssembly;
 
 /** The ways of command there are. */
@@ -16,20 +17,31 @@ final class Ways {
 
   /** The way an axis is commanded; the usual one where none is chosen yet. */
   static WayOfCommand of(AxisAssembly axis) {
-    return claiming(axis).stream()
+    return Stream.of(claiming(axis, false), claiming(axis, true), usual())
+        .flatMap(List::stream)
         .findFirst()
-        .orElseGet(() -> ALL.stream().filter(WayOfCommand::isUsual).findFirst().orElseThrow());
+        .orElseThrow();
+  }
+
+  /** The ways that hold beside that one, in other states of the inputs; possibly empty. */
+  static List<WayOfCommand> beside(AxisAssembly axis) {
+    WayOfCommand main = of(axis);
+    return claiming(axis, true).stream().filter(w -> !w.equals(main)).toList();
   }
 
   /** Why it cannot be told which way an axis is commanded; empty where it can. */
   static Optional<String> conflict(AxisAssembly axis) {
-    List<String> names = claiming(axis).stream().map(WayOfCommand::name).toList();
+    List<String> names = claiming(axis, false).stream().map(WayOfCommand::name).toList();
     return names.size() > 1
         ? Optional.of("it is commanded in more than one way: " + String.join(", ", names))
         : Optional.empty();
   }
 
-  private static List<WayOfCommand> claiming(AxisAssembly axis) {
-    return ALL.stream().filter(w -> w.isChosen(axis)).toList();
+  private static List<WayOfCommand> claiming(AxisAssembly axis, boolean beside) {
+    return ALL.stream().filter(w -> w.isBeside() == beside && w.isChosen(axis)).toList();
+  }
+
+  private static List<WayOfCommand> usual() {
+    return ALL.stream().filter(WayOfCommand::isUsual).toList();
   }
 }

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
@@ -44,6 +45,11 @@ public record TruthTable(List<TerminalRef> inputs, List<Row> rows) {
     /** Whether anything is not as meant. */
     public boolean deviates() {
       return cells.values().stream().anyMatch(Cell::deviates);
+    }
+
+    /** What an input of the table sees; never null. */
+    public Cell cell(TerminalRef input) {
+      return Objects.requireNonNull(cells.get(input), input::toString);
     }
   }
 
@@ -165,7 +171,7 @@ public record TruthTable(List<TerminalRef> inputs, List<Row> rows) {
 
   /** The states in which {@code input} reads otherwise than meant. */
   public List<Row> deviations(TerminalRef input) {
-    return rows.stream().filter(r -> r.cells().get(input).deviates()).toList();
+    return rows.stream().filter(r -> r.cell(input).deviates()).toList();
   }
 
   /** The inputs that read otherwise than meant in any state, in the table's order. */

@@ -23,7 +23,9 @@ class ObstaclesTest {
 
   private static List<String> keys(Project project) {
     AxisReview axis = review(project);
-    return Predictor.predict(axis.assembly(), axis.path(), axis.stops(), axis.obstacles()).stream()
+    return Predictor.predict(
+            axis.assembly(), axis.path(), axis.beside(), axis.stops(), axis.obstacles())
+        .stream()
         .map(Prediction::key)
         .toList();
   }

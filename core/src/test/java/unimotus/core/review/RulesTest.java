@@ -321,10 +321,11 @@ class RulesTest {
   void everyRuleIsBrokenByOneCase() {
     Set<Rule> covered = EnumSet.noneOf(Rule.class);
     Stream.concat(broken(), brokenWiring()).forEach(a -> covered.add((Rule) a.get()[0]));
-    // Stops, plates of drives and records need richer sheets: broken on the shipped ones.
+    // Stops, plates of drives and records need richer sheets: broken on the shipped ones; presets
+    // are broken beside their way.
     List<Rule> here =
         Stream.of(Rule.values())
-            .filter(r -> !r.code().matches("(SAF|IDN|PWR|FLD|DAT)-.*|SET-00[4567]"))
+            .filter(r -> !r.code().matches("(SAF|IDN|PWR|FLD|DAT|PRE)-.*|SET-00[4567]"))
             .toList();
     assertThat(covered).containsExactlyInAnyOrderElementsOf(here);
   }

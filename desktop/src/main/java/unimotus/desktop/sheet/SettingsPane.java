@@ -8,6 +8,7 @@ import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.NumberSetting;
+import unimotus.core.sheet.NumberSettingBuilder;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -129,16 +130,11 @@ final class SettingsPane {
         d ->
             d.put(
                 s,
-                new NumberSetting(
-                    s.code(),
-                    s.name(),
-                    s.group(),
-                    s.role(),
-                    s.terminal(),
-                    s.unit(),
-                    parse(s, low),
-                    parse(s, high),
-                    parse(s, works))));
+                NumberSettingBuilder.builder(s)
+                    .minimum(parse(s, low))
+                    .maximum(parse(s, high))
+                    .defaultValue(parse(s, works))
+                    .build()));
   }
 
   private static double parse(NumberSetting setting, String text) {
@@ -154,16 +150,7 @@ final class SettingsPane {
             d.put(
                 s,
                 s instanceof NumberSetting n
-                    ? new NumberSetting(
-                        code,
-                        name,
-                        n.group(),
-                        n.role(),
-                        n.terminal(),
-                        n.unit(),
-                        n.minimum(),
-                        n.maximum(),
-                        n.defaultValue())
+                    ? NumberSettingBuilder.builder(n).code(code).name(name).build()
                     : renamed((ChoiceSetting) s, code, name)));
   }
 

@@ -6,6 +6,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.detective.AxisCause;
 import unimotus.core.detective.Diagnosis;
 import unimotus.core.detective.NextMeasurement;
@@ -22,6 +23,8 @@ final class DetectivePane extends VBox {
   private static final double BAR = 262;
 
   private final Desk desk;
+  private final ChainTabs chains = new ChainTabs("detective-chain-", this::showAgain);
+  private @Nullable Evidence shown;
 
   DetectivePane(Desk desk) {
     super(12);
@@ -33,11 +36,20 @@ final class DetectivePane extends VBox {
     getChildren().clear();
   }
 
+  private void showAgain() {
+    Evidence evidence = shown;
+    if (evidence != null) {
+      show(evidence);
+    }
+  }
+
   void show(Evidence evidence) {
     clear();
+    shown = evidence;
     AxisProof proof = evidence.proof();
-    getChildren().add(Parts.label("The detective", "ink-strong"));
-    Diagnosis diagnosis = evidence.diagnosis();
+    chains.show(evidence.path(), evidence.beside());
+    getChildren().addAll(Parts.label("The detective", "ink-strong"), chains);
+    Diagnosis diagnosis = chains.chain().map(evidence::diagnosis).orElseGet(evidence::diagnosis);
     if (diagnosis.suspicions().isEmpty()) {
       getChildren()
           .add(

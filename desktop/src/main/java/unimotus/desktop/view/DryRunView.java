@@ -37,6 +37,7 @@ import unimotus.workbench.Scenarios;
 final class DryRunView implements View {
   private final Desk desk;
   private final HBox choices = Parts.row(8);
+  private final ChainTabs chains = new ChainTabs("run-chain-", this::runAnew);
   private final TextField own = new TextField();
   private final Label summary = Parts.prose("", "ink-label");
   private final Plot frequency = new Plot("Reference and output", "s", "Hz");
@@ -81,6 +82,7 @@ final class DryRunView implements View {
     VBox page =
         new VBox(
             10,
+            chains,
             choices,
             ownRow,
             summary,
@@ -101,19 +103,23 @@ final class DryRunView implements View {
   public void refresh() {
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
-    SignalPath path = review == null ? null : review.path();
+    SignalPath main = review == null ? null : review.path();
     List.of(frequency, shaft, current).forEach(p -> p.setFormat(desk.units().format()));
-    if (axis == null || path == null) {
+    if (axis == null || main == null) {
       summary.setText(review == null ? "" : review.whyNoPath());
+      chains.setManaged(false);
+      chains.setVisible(false);
       choices.getChildren().clear();
       plots.setVisible(false);
       return;
     }
     plots.setVisible(true);
+    chains.show(main, review.beside());
+    SignalPath path = chains.path(main);
     if (!axis.equals(shownAxis) || !desk.units().equals(shownUnits)) {
       shownUnits = desk.units();
       shownAxis = axis;
-      List<Scenario> ready = Scenarios.of(BenchSetup.of(axis, path), path.scale().speedAtFull());
+      List<Scenario> ready = Scenarios.of(BenchSetup.of(axis, path), path);
       choices.getChildren().setAll(Parts.label("Dry-run", "ink-title"));
       for (Scenario each : ready) {
         choices
@@ -131,6 +137,11 @@ final class DryRunView implements View {
     }
   }
 
+  private void runAnew() {
+    shownAxis = null;
+    refresh();
+  }
+
   private void runOwn() {
     try {
       run(Scenario.parse("own events", own.getText()));
@@ -142,10 +153,11 @@ final class DryRunView implements View {
   private void run(Scenario next) {
     AxisReview review = desk.review().orElseThrow();
     AxisAssembly axis = review.assembly();
-    SignalPath path = review.path();
-    if (axis == null || path == null) {
+    SignalPath main = review.path();
+    if (axis == null || main == null) {
       return;
     }
+    SignalPath path = chains.path(main);
     cancelled.set(true);
     AtomicBoolean stop = new AtomicBoolean();
     cancelled = stop;

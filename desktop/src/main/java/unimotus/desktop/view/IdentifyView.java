@@ -30,6 +30,7 @@ import unimotus.core.sheet.TerminalRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.identify.DriveReadCard;
 import unimotus.desktop.identify.PlateLineCard;
+import unimotus.desktop.identify.PresetsCard;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.setup.ReadyPane;
@@ -102,7 +103,9 @@ final class IdentifyView implements View {
       plateLine = new PlateLineCard(desk, assembly.motor());
     }
     plateLine.show(assembly.motor());
-    VBox left = new VBox(12, plateLine, new DriveReadCard(desk, assembly));
+    VBox left = new VBox(12, plateLine);
+    PresetsCard.of(desk, assembly).ifPresent(left.getChildren()::add);
+    left.getChildren().add(new DriveReadCard(desk, assembly));
     VBox right = new VBox(12, findings);
     desk.evidence()
         .ifPresent(

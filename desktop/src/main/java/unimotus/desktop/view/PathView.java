@@ -2,6 +2,8 @@ package unimotus.desktop.view;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -32,6 +34,7 @@ final class PathView implements View {
 
   private final Desk desk;
   private final ThreadPane thread;
+  private final ChainTabs chains = new ChainTabs("path-chain-", this::refresh);
   private final VBox plotHolder = new VBox();
   private final VBox sum = new VBox(5);
   private final Label sumTitle = Parts.label("The sum", "ink-strong");
@@ -65,7 +68,7 @@ final class PathView implements View {
     right.setMinWidth(310);
     HBox lower = new HBox(14, left, right);
     VBox.setVgrow(lower, Priority.ALWAYS);
-    VBox threadSheet = Parts.sheet(0, thread);
+    VBox threadSheet = Parts.sheet(4, chains, thread);
     threadSheet.setPadding(new Insets(6, 8, 6, 8));
     body = new VBox(12, threadSheet, lower);
     body.setPadding(new Insets(12, 16, 12, 16));
@@ -82,13 +85,15 @@ final class PathView implements View {
   @Override
   public void refresh() {
     AxisReview review = desk.review().orElse(null);
-    SignalPath path = review == null ? null : review.path();
-    body.setVisible(path != null);
-    missing.setManaged(path == null);
-    missing.setText(path != null || review == null ? "" : review.whyNoPath());
-    if (path == null || review == null) {
+    SignalPath main = review == null ? null : review.path();
+    body.setVisible(main != null);
+    missing.setManaged(main == null);
+    missing.setText(main != null || review == null ? "" : review.whyNoPath());
+    if (main == null || review == null) {
       return;
     }
+    chains.show(main, review.beside());
+    SignalPath path = chains.path(main);
     if (!shownAxis.equals(review.axis().id())) {
       shownAxis = review.axis().id();
       number = path.scale().inverse(50);
@@ -109,8 +114,7 @@ final class PathView implements View {
   }
 
   private void touch(Station station, double value) {
-    desk.review()
-        .map(AxisReview::path)
+    shownPath()
         .ifPresent(
             path -> {
               touched = station;
@@ -125,12 +129,15 @@ final class PathView implements View {
                           path.state(number).at(station).orElseThrow().step());
               if (reached) {
                 desk.say(
-                    "%s %s".formatted(station.label(), desk.units().text(got, path.unit(station))));
+                    "%s %s"
+                        .formatted(
+                            path.link().label(station),
+                            desk.units().text(got, path.unit(station))));
               } else {
                 desk.refuse(
                     "%s cannot be %s here; it gets %s"
                         .formatted(
-                            station.label(),
+                            path.link().label(station),
                             desk.units().text(value, path.unit(station)),
                             desk.units().text(got, path.unit(station))));
               }
@@ -139,11 +146,16 @@ final class PathView implements View {
 
   private void lookAt(Station station, String tip) {
     looked = station;
-    desk.review().map(AxisReview::path).ifPresent(path -> showSum(path.state(number)));
+    shownPath().ifPresent(path -> showSum(path.state(number)));
+  }
+
+  private Optional<SignalPath> shownPath() {
+    return desk.review().map(AxisReview::path).map(chains::path);
   }
 
   private void showSum(PathState state) {
-    sumTitle.setText("The sum, to %s".formatted(looked.label().toLowerCase(java.util.Locale.ROOT)));
+    String name = shownPath().map(p -> p.link().label(looked)).orElseGet(looked::label);
+    sumTitle.setText("The sum, to %s".formatted(name.toLowerCase(java.util.Locale.ROOT)));
     sum.getChildren().clear();
     state
         .derivation(looked)
@@ -208,7 +220,11 @@ final class PathView implements View {
         desk.evidence().map(Evidence::proof).map(p -> p.verdicts()).orElse(List.of())) {
       Prediction prediction = verdict.prediction();
       Reading reading = verdict.reading();
-      if (prediction.station() == Station.MACHINE && reading != null && reading.amount() != null) {
+      boolean own = Objects.equals(prediction.chain(), chains.chain().orElse(null));
+      if (own
+          && prediction.station() == Station.MACHINE
+          && reading != null
+          && reading.amount() != null) {
         points.add(
             new Plot.Point(
                 unit.convert(prediction.number(), shown), unit.convert(reading.amount(), shown)));

@@ -97,7 +97,7 @@ final class ThreadPane extends Pane {
 
   private VBox station(SignalPath path, PathPoint point) {
     boolean small = isSmall(point.station());
-    Label name = Parts.label(point.station().label(), "ink-caption");
+    Label name = Parts.label(path.link().label(point.station()), "ink-caption");
     Label number = Parts.label(number(point), small ? "ink-strong" : "ink-big");
     if (point.condition() != null) {
       number.getStyleClass().add("ink-attention");
@@ -111,7 +111,8 @@ final class ThreadPane extends Pane {
     }
     box.setId("station-" + point.station().key());
     box.setFocusTraversable(true);
-    box.setAccessibleText(point.station().label() + " " + number.getText() + " " + unit.getText());
+    box.setAccessibleText(
+        path.link().label(point.station()) + " " + number.getText() + " " + unit.getText());
     Hint.on(box, () -> tip(point));
     box.setOnMouseClicked(e -> edit(path, point, box));
     box.setOnKeyPressed(
@@ -181,7 +182,9 @@ final class ThreadPane extends Pane {
   private void take(SignalPath path, PathPoint point, TextField entry) {
     try {
       double value =
-          desk.units().parse(point.station().label(), entry.getText(), path.unit(point.station()));
+          desk.units()
+              .parse(
+                  path.link().label(point.station()), entry.getText(), path.unit(point.station()));
       touch.accept(point.station(), value);
     } catch (IllegalArgumentException e) {
       entry.getStyleClass().add("refused");

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.LongSupplier;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Action;
@@ -224,7 +225,7 @@ public final class DriveUnit implements Unit {
     if (playedTicks < due) {
       answered.clear();
     }
-    double timeout = meant.get(RegisterRole.LINK_TIMEOUT);
+    double timeout = meant(RegisterRole.LINK_TIMEOUT);
     while (playedTicks < due) {
       playedTicks++;
       boolean silent = timeout > 0 && (playedTicks - lastMessageTick) > 1000 * timeout;
@@ -261,7 +262,7 @@ public final class DriveUnit implements Unit {
         switch (entry.role()) {
           case CONTROL_WORD -> standing.control();
           case STATUS_WORD -> status();
-          case OUTPUT_FREQUENCY -> perHertz.get(entry) * axis.outputHertz();
+          case OUTPUT_FREQUENCY -> Objects.requireNonNull(perHertz.get(entry)) * axis.outputHertz();
           case SHAFT_SPEED -> axis.shaftRpm();
           case MOTOR_CURRENT -> axis.currentAmperes();
           case MOTOR_TORQUE -> axis.torqueNewtonMetres();
@@ -278,8 +279,12 @@ public final class DriveUnit implements Unit {
     return Math.abs(axis.outputHertz()) < STANDS_HERTZ && Math.abs(axis.shaftRpm()) < STANDS_RPM;
   }
 
+  private double meant(RegisterRole role) {
+    return Objects.requireNonNull(meant.get(role), role::name);
+  }
+
   private int status() {
-    double reference = meant.get(RegisterRole.REFERENCE);
+    double reference = meant(RegisterRole.REFERENCE);
     boolean reached =
         standing.is(WordState.Kind.RUNNING)
             && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(reference)) < AT_REFERENCE_HERTZ;
@@ -336,7 +341,7 @@ public final class DriveUnit implements Unit {
 
   /** What state and reference mean to the axis. */
   private void command() {
-    double reference = meant.get(RegisterRole.REFERENCE);
+    double reference = meant(RegisterRole.REFERENCE);
     axis.act(
         Action.REFERENCE,
         switch (standing.ramp()) {

@@ -6,6 +6,7 @@ import java.util.IdentityHashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.Function;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
@@ -33,7 +34,7 @@ final class HeldRegisters {
     }
     for (RegisterEntry entry : map.entries()) {
       held.put(entry, new int[entry.type().words()]);
-      RegisterEntry[] table = places.get(entry.table());
+      RegisterEntry[] table = places(entry.table());
       for (int at = entry.address(); at < entry.end(); at++) {
         table[at] = table[at] == null ? entry : table[at];
       }
@@ -42,16 +43,20 @@ final class HeldRegisters {
 
   /** What was written into an entry of the map last; zeros before. */
   int[] words(RegisterEntry entry) {
-    return held.get(entry).clone();
+    return Objects.requireNonNull(held.get(entry)).clone();
   }
 
   void hold(RegisterEntry entry, int[] words) {
-    RegisterEntry own = places.get(entry.table())[entry.address()];
+    RegisterEntry own = places(entry.table())[entry.address()];
     held.put(entry.equals(own) ? own : entry, words.clone());
   }
 
+  private RegisterEntry[] places(RegisterTable table) {
+    return Objects.requireNonNull(places.get(table), table::name);
+  }
+
   private RegisterEntry at(RegisterTable table, int address) throws Refused {
-    RegisterEntry[] entries = places.get(table);
+    RegisterEntry[] entries = places(table);
     RegisterEntry entry = address < entries.length ? entries[address] : null;
     if (entry == null) {
       throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);

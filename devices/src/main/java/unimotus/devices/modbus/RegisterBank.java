@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import unimotus.core.fieldbus.RegisterTable;
 
 /** Plain registers that keep what is written; safe for several clients at once. */
@@ -44,7 +45,7 @@ public class RegisterBank implements Unit {
   }
 
   private int[] places(RegisterTable table, int address, int count) throws Refused {
-    int[] places = tables.get(table);
+    int[] places = Objects.requireNonNull(tables.get(table), table::name);
     if (address + count > places.length) {
       throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
     }

@@ -70,9 +70,13 @@ public final class TcpClient implements Client {
   }
 
   private TcpFrame awaited(int unit) throws IOException, FrameFault {
+    DataInputStream answers = in;
+    if (answers == null) {
+      throw new IOException("the connection was closed");
+    }
     long end = System.nanoTime() + timeoutMilliseconds * 1_000_000L;
     for (int late = 0; late <= MOST_LATE_ANSWERS && System.nanoTime() < end; late++) {
-      TcpFrame frame = TcpFrame.read(in);
+      TcpFrame frame = TcpFrame.read(answers);
       if (frame == null) {
         throw new IOException("the other end closed the connection");
       }

@@ -145,7 +145,12 @@ public final class MapCsv {
 
   private static RegisterEntry entry(Map<Column, String> cells, @Nullable Notation notation) {
     RegisterTable table =
-        word("table", cells.get(Column.TABLE), RegisterTable.values(), RegisterTable::label, null);
+        word(
+            "table",
+            cells.getOrDefault(Column.TABLE, ""),
+            RegisterTable.values(),
+            RegisterTable::label,
+            null);
     String address = cells.getOrDefault(Column.ADDRESS, "");
     RegisterType type =
         word(
