@@ -164,10 +164,11 @@ final class EntryOrder {
 
   List<Entry> sorted() {
     List<Integer> order = nearestFirst();
+    shorten(order);
     if (way == EntrySheet.Way.KEYPAD && entries.size() <= ShortestWay.MOST) {
-      order = new ShortestWay(before, between, toFirst).order();
-    } else {
-      shorten(order);
+      List<Integer> shortest = new ShortestWay(before, between, toFirst).order();
+      // Of two ways of one length the one that begins nearest reads better.
+      order = length(shortest) < length(order) ? shortest : order;
     }
     return order.stream().map(entries::get).toList();
   }
