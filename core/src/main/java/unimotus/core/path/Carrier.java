@@ -6,6 +6,8 @@ public enum Carrier {
   WITHIN,
   /** A voltage or a current on wires. */
   WIRES,
+  /** Outputs and contacts, on or off. */
+  CONTACTS,
   /** Messages on a bus. */
   MESSAGES
 }

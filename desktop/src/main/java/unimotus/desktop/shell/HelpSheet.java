@@ -91,7 +91,8 @@ final class HelpSheet extends StackPane {
                     + " filled reads on, hollow off, half either way.",
                 "ink-label"),
             Parts.prose(
-                "On the thread a wave is an analog signal on wires, a straight stroke is arithmetic or steel.",
+                "On the thread a wave is an analog signal on wires, one step an output or a contact, square a message; a straight"
+                    + " stroke is arithmetic or steel.",
                 "ink-label"),
             Parts.prose(
                 "The detective takes each cause as the signal path with that fault in it and asks how likely the readings"

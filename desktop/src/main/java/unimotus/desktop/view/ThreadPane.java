@@ -33,8 +33,8 @@ import unimotus.desktop.kit.Parts;
 /**
  * The thread: the stations of the signal path on one line from the number to the machine, the
  * answer on a second line back. The stroke between stations tells the medium: a wave where the
- * signal runs over wires, square where it goes as messages, straight where it is arithmetic or
- * steel. Any value can be grabbed and changed.
+ * signal runs over wires, one step where outputs choose, square where it goes as messages, straight
+ * where it is arithmetic or steel. Any value can be grabbed and changed.
  */
 final class ThreadPane extends Pane {
   private static final double FORTH_Y = 78;
@@ -279,6 +279,7 @@ final class ThreadPane extends Pane {
     return switch (carrier) {
       case WITHIN -> List.of(new LineTo(to, FORTH_Y));
       case WIRES -> wave(from, to, FORTH_Y);
+      case CONTACTS -> contacts(from, to, FORTH_Y);
       case MESSAGES -> messages(from, to, FORTH_Y);
     };
   }
@@ -297,6 +298,18 @@ final class ThreadPane extends Pane {
     }
     elements.add(new LineTo(to, y));
     return elements;
+  }
+
+  /** The stroke of a link over outputs and contacts: off, on, off. */
+  private static List<javafx.scene.shape.PathElement> contacts(double from, double to, double y) {
+    double on = from + (to - from) * 0.3;
+    double off = from + (to - from) * 0.7;
+    return List.of(
+        new LineTo(on, y),
+        new LineTo(on, y - 9),
+        new LineTo(off, y - 9),
+        new LineTo(off, y),
+        new LineTo(to, y));
   }
 
   /** The stroke of a link over messages. */

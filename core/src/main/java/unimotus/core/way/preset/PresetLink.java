@@ -48,7 +48,7 @@ record PresetLink(ProgramPreset program, DrivePreset drive, PresetTable table, d
 
   @Override
   public Carrier carrier(Station from) {
-    return from == Station.COUNTS ? Carrier.WIRES : Carrier.WITHIN;
+    return from == Station.COUNTS ? Carrier.CONTACTS : Carrier.WITHIN;
   }
 
   @Override
