@@ -7,6 +7,7 @@ import javafx.scene.control.Label;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import unimotus.core.machine.Preset;
+import unimotus.workbench.Edits;
 import unimotus.workbench.WorkStep;
 
 /** The drying fan of the demo has two chains: its analog reference, and presets over it. */
@@ -75,6 +76,28 @@ class PresetWindowTest extends WindowTest {
     return desk.session().project().axis("drying-fan").orElseThrow().reference().presets().stream()
         .map(Preset::speed)
         .toList();
+  }
+
+  /** Wanted of a drive whose sheet is silent: said, and they can be taken away. */
+  @Test
+  void presetsThatNoDriveTakesCanBeTakenAway() {
+    open("rinse-drum", WorkStep.IDENTIFY);
+    onWindow(
+        () ->
+            desk.apply(
+                Edits.reference(
+                    "rinse-drum",
+                    "a preset",
+                    desk.session()
+                        .project()
+                        .axis("rinse-drum")
+                        .orElseThrow()
+                        .reference()
+                        .with(new Preset(1, "slow", 10)))));
+    settle();
+    assertThat(shows("does not say how it takes presets")).isTrue();
+    pressBelow("#remove-preset-1");
+    assertThat(lookup("#presets").tryQuery()).isEmpty();
   }
 
   @Test

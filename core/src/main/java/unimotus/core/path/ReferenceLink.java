@@ -30,10 +30,14 @@ public interface ReferenceLink {
   double frequencyAtFullHertz();
 
   /** Least percent that can be sent; negative where it takes both signs. */
-  double leastPercent();
+  default double leastPercent() {
+    return 0;
+  }
 
   /** Whether what goes into {@code stage} is taken for a lost signal on which the drive stops. */
-  boolean isLost(Stage stage, double in);
+  default boolean isLost(Stage stage, double in) {
+    return false;
+  }
 
   /** This link with a drive that stands at one frequency, whatever comes. */
   ReferenceLink standingAt(double hertz);

@@ -22,13 +22,19 @@ public interface ReadableLink extends ReferenceLink {
   LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired);
 
   /** Why nothing can be read on the way yet; empty where all that it needs is chosen. */
-  Optional<String> unsent(Reference reference);
+  default Optional<String> unsent(Reference reference) {
+    return Optional.empty();
+  }
 
   /** Why nothing reaches the drive yet; empty where all that it needs is chosen. */
-  Optional<String> unreceived(Reference reference);
+  default Optional<String> unreceived(Reference reference) {
+    return Optional.empty();
+  }
 
   /** Whether nothing can be read on the way while this finding, an error, stands. */
-  boolean isSilencedBy(Finding error);
+  default boolean isSilencedBy(Finding error) {
+    return false;
+  }
 
   /** What is commanded to prove it on a path, in order; usually a few shares of the span. */
   default List<SetPoint> setPoints(SignalPath path) {
@@ -47,9 +53,13 @@ public interface ReadableLink extends ReferenceLink {
     List<LinkReading> at(double number);
 
     /** The number whose command the drive really receives. */
-    double received(double number);
+    default double received(double number) {
+      return number;
+    }
 
     /** Whether the drive shows a fault since the command never arrives. */
-    boolean trips();
+    default boolean trips() {
+      return false;
+    }
   }
 }

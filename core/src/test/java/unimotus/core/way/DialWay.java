@@ -7,10 +7,8 @@ import unimotus.core.derivation.Step;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
-import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Reference;
 import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
@@ -133,16 +131,6 @@ public final class DialWay implements WayOfCommand {
     }
 
     @Override
-    public double leastPercent() {
-      return 0;
-    }
-
-    @Override
-    public boolean isLost(Stage stage, double in) {
-      return false;
-    }
-
-    @Override
     public ReferenceLink standingAt(double hertz) {
       return limited(hertz, hertz);
     }
@@ -164,10 +152,8 @@ public final class DialWay implements WayOfCommand {
 
     @Override
     public LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired) {
-      return new LinkReadings() {
-        @Override
-        public List<LinkReading> at(double number) {
-          return List.of(
+      return number ->
+          List.of(
               new LinkReading(
                   Station.COUNTS,
                   path.value(Station.COUNTS, number),
@@ -176,33 +162,6 @@ public final class DialWay implements WayOfCommand {
                   "dial",
                   "eyes",
                   EnumSet.of(Part.PROGRAM)));
-        }
-
-        @Override
-        public double received(double number) {
-          return number;
-        }
-
-        @Override
-        public boolean trips() {
-          return false;
-        }
-      };
-    }
-
-    @Override
-    public Optional<String> unsent(Reference reference) {
-      return Optional.empty();
-    }
-
-    @Override
-    public Optional<String> unreceived(Reference reference) {
-      return Optional.empty();
-    }
-
-    @Override
-    public boolean isSilencedBy(Finding error) {
-      return false;
     }
 
     @Override

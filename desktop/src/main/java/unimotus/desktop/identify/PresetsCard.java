@@ -6,6 +6,7 @@ import java.util.stream.IntStream;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Preset;
@@ -24,13 +25,13 @@ import unimotus.workbench.Edits;
 public final class PresetsCard extends VBox {
   private final Desk desk;
   private final AxisAssembly axis;
-  private final PresetInputs rule;
+  private final @Nullable PresetInputs rule;
 
-  private PresetsCard(Desk desk, AxisAssembly axis, PresetInputs rule) {
+  private PresetsCard(Desk desk, AxisAssembly axis) {
     super(6);
     this.desk = desk;
     this.axis = axis;
-    this.rule = rule;
+    this.rule = axis.driveSheet().presets();
     setId("presets");
     getStyleClass().add("sheet");
     getChildren()
@@ -47,11 +48,15 @@ public final class PresetsCard extends VBox {
 
   /** The card of an axis; empty where its drive takes no presets and none are wanted. */
   public static Optional<PresetsCard> of(Desk desk, AxisAssembly axis) {
-    return Optional.ofNullable(axis.driveSheet().presets())
-        .map(rule -> new PresetsCard(desk, axis, rule));
+    boolean shown =
+        axis.driveSheet().presets() != null || !axis.axis().reference().presets().isEmpty();
+    return shown ? Optional.of(new PresetsCard(desk, axis)) : Optional.empty();
   }
 
   private String school() {
+    if (rule == null) {
+      return "The sheet of this drive does not say how it takes presets: none of these can be told.";
+    }
     String counting =
         rule.counting() == PresetInputs.Counting.BINARY
             ? "closed inputs count 1, 2, 4, 8 and add up"
@@ -67,14 +72,7 @@ public final class PresetsCard extends VBox {
 
   private void row(GridPane grid, Preset preset) {
     int number = preset.number();
-    List<String> closed = rule.counting().closed(number).stream().map(i -> "" + i).toList();
-    Label inputs =
-        Parts.label(
-            "%d   %s"
-                .formatted(
-                    number,
-                    closed.isEmpty() ? "none closed" : "input " + String.join(" + ", closed)),
-            "ink-label");
+    Label inputs = Parts.label("%d   %s".formatted(number, inputs(number)), "ink-label");
     WordField name =
         new WordField(
             "preset-%d-name".formatted(number),
@@ -113,7 +111,19 @@ public final class PresetsCard extends VBox {
         .orElse("no setting for it");
   }
 
+  /** The inputs that are closed for a combination, in words. */
+  private String inputs(int number) {
+    if (rule == null) {
+      return "";
+    }
+    List<String> closed = rule.counting().closed(number).stream().map(i -> "" + i).toList();
+    return closed.isEmpty() ? "none closed" : "input " + String.join(" + ", closed);
+  }
+
   private Optional<Integer> next() {
+    if (rule == null) {
+      return Optional.empty();
+    }
     int first = rule.priority() == PresetInputs.Priority.AS_SOURCE ? 0 : 1;
     return IntStream.rangeClosed(first, rule.counting().last(PresetInputs.INPUTS))
         .filter(n -> reference().preset(n).isEmpty())

@@ -2,14 +2,11 @@ package unimotus.core.way.preset;
 
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
-import unimotus.core.finding.Finding;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Reference;
 import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
@@ -62,17 +59,7 @@ record PresetLink(ProgramPreset program, DrivePreset drive, PresetTable table, d
   }
 
   @Override
-  public double leastPercent() {
-    return 0;
-  }
-
-  @Override
   public boolean isProportional() {
-    return false;
-  }
-
-  @Override
-  public boolean isLost(Stage stage, double in) {
     return false;
   }
 
@@ -129,21 +116,6 @@ record PresetLink(ProgramPreset program, DrivePreset drive, PresetTable table, d
   @Override
   public LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired) {
     return new PresetReadings(path);
-  }
-
-  @Override
-  public Optional<String> unsent(Reference reference) {
-    return Optional.empty();
-  }
-
-  @Override
-  public Optional<String> unreceived(Reference reference) {
-    return Optional.empty();
-  }
-
-  @Override
-  public boolean isSilencedBy(Finding error) {
-    return false;
   }
 
   @Override

@@ -23,15 +23,4 @@ record PresetReadings(SignalPath path) implements LinkReadings {
             "drive's display of its inputs, or a meter",
             EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES, Part.DRIVE)));
   }
-
-  /** An input that does not arrive is an error of its own, which keeps all of this back. */
-  @Override
-  public double received(double number) {
-    return number;
-  }
-
-  @Override
-  public boolean trips() {
-    return false;
-  }
 }

@@ -1,14 +1,11 @@
 package unimotus.core.way.register;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
-import unimotus.core.finding.Finding;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Reference;
 import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
@@ -41,11 +38,6 @@ public record RegisterLink(ProgramRegister program, DriveRegister drive) impleme
   }
 
   @Override
-  public double leastPercent() {
-    return 0;
-  }
-
-  @Override
   public OptionalDouble readBack(double meant) {
     return OptionalDouble.of(program.raw(meant));
   }
@@ -75,22 +67,6 @@ public record RegisterLink(ProgramRegister program, DriveRegister drive) impleme
     return new RegisterReadings(path, program);
   }
 
-  /** The register that makes the link is there. */
-  @Override
-  public Optional<String> unsent(Reference reference) {
-    return Optional.empty();
-  }
-
-  @Override
-  public Optional<String> unreceived(Reference reference) {
-    return Optional.empty();
-  }
-
-  @Override
-  public boolean isSilencedBy(Finding error) {
-    return false;
-  }
-
   @Override
   public double maximumHertz() {
     return drive.limits().maximumHertz();
@@ -104,12 +80,6 @@ public record RegisterLink(ProgramRegister program, DriveRegister drive) impleme
   @Override
   public FrequencyLimits limits() {
     return drive.limits();
-  }
-
-  /** A lost link is told by its silence, not by a number. */
-  @Override
-  public boolean isLost(Stage stage, double in) {
-    return false;
   }
 
   @Override

@@ -24,15 +24,4 @@ record RegisterReadings(SignalPath path, ProgramRegister program) implements Lin
             "register read on the bus",
             EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES)));
   }
-
-  /** What is in the register is what the drive takes. */
-  @Override
-  public double received(double number) {
-    return number;
-  }
-
-  @Override
-  public boolean trips() {
-    return false;
-  }
 }

@@ -12,9 +12,14 @@ import unimotus.core.bench.Scenario;
 import unimotus.core.bench.Trace;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
+import unimotus.core.finding.Severity;
 import unimotus.core.link.LinkKind;
+import unimotus.core.machine.Drive;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Preset;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
 import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
@@ -23,7 +28,9 @@ import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.review.AxisReview;
 import unimotus.core.settings.DerivedSettings;
+import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.wiring.Meanings;
 
 /**
  * Preset speeds of each school: inputs count 1, 2, 4, 8 and add up, or the closed one gives its
@@ -201,6 +208,74 @@ class PresetWayTest {
   void twoPresetsOfOneFrequencyAreTold() {
     assertThat(Presets.told(Presets.set(fan(), "2.11", 35)))
         .contains("PRESET_EQUAL axis/belt/reference/preset-2");
+  }
+
+  /** Exchanged in the drive or on the wires: told, and no speed is predicted beside it. */
+  @Test
+  void twoExchangedInputsAreToldAndNothingIsPredictedBesideThem() {
+    Project sound = fan();
+    String first = terminalOf(sound, "preset-1");
+    String second = terminalOf(sound, "preset-2");
+    Project inDrive =
+        Presets.set(
+            Presets.set(declared(sound), functionOf(sound, first), "preset-2"),
+            functionOf(sound, second),
+            "preset-1");
+    Project onWires =
+        declared(sound)
+            .withWires(sound.wires().stream().map(w -> exchanged(w, first, second)).toList());
+    for (Project wrong : List.of(inDrive, onWires)) {
+      AxisReview review = Presets.review(wrong);
+      assertThat(review.findings())
+          .filteredOn(f -> f.severity() == Severity.ERROR)
+          .extracting(Finding::rule)
+          .containsAnyOf(Rule.INPUT_PURPOSE, Rule.SWAPPED, Rule.NOT_AS_MEANT);
+      assertThat(predictions(review))
+          .extracting(Prediction::key)
+          .noneMatch(k -> k.startsWith("preset") && k.endsWith(".frequency"));
+    }
+  }
+
+  /** A dead output leaves its input off: told, and nothing is predicted of any combination. */
+  @Test
+  void aPresetInputThatDoesNotArriveHidesNoError() {
+    Project sound = fan();
+    Project cut = Lines.minus(declared(sound), "drive:" + terminalOf(sound, "preset-2"));
+    AxisReview review = Presets.review(cut);
+    assertThat(review.findings()).extracting(Finding::severity).contains(Severity.ERROR);
+    assertThat(predictions(review)).noneMatch(p -> p.key().endsWith(".frequency"));
+  }
+
+  private static String terminalOf(Project project, String function) {
+    Drive drive = project.drives().get(0);
+    return new EffectiveSettings(drive, Lines.axis(project).driveSheet())
+        .inputFor(function)
+        .orElseThrow();
+  }
+
+  private static String functionOf(Project project, String terminal) {
+    return Lines.axis(project)
+        .driveSheet()
+        .setting(SettingRole.INPUT_FUNCTION, terminal)
+        .orElseThrow()
+        .code();
+  }
+
+  /**
+   * With what each input is meant for written down, so that it stays when wires and settings go.
+   */
+  private static Project declared(Project project) {
+    return project.withIntents(Meanings.of(Lines.axis(project)));
+  }
+
+  private static Wire exchanged(Wire wire, String one, String other) {
+    return wire.withEnds(exchanged(wire.from(), one, other), exchanged(wire.to(), one, other));
+  }
+
+  private static TerminalRef exchanged(TerminalRef end, String one, String other) {
+    boolean isOne = end.equals(new TerminalRef("drive", one));
+    boolean isOther = end.equals(new TerminalRef("drive", other));
+    return isOne ? new TerminalRef("drive", other) : isOther ? new TerminalRef("drive", one) : end;
   }
 
   @Test
