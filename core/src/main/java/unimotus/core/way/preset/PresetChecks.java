@@ -36,8 +36,8 @@ final class PresetChecks {
           Severity.ERROR,
           Rule.PRESET_UNKNOWN,
           "reference",
-          "%d preset speeds are wanted; the sheet of %s does not say how it takes any"
-              .formatted(reference.presets().size(), axis.drive().name()),
+          "preset speeds are wanted; the sheet of %s does not say how it takes any"
+              .formatted(axis.drive().name()),
           "What a combination of inputs does cannot be told.",
           "Complete the device sheet from the manual, or choose another drive.");
       return;
