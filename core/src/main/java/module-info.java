@@ -40,6 +40,7 @@ module unimotus.core {
   exports unimotus.core.stops;
   exports unimotus.core.safety;
   exports unimotus.core.way;
+  exports unimotus.core.dryrun;
 
   uses unimotus.core.way.WayOfCommand;
 }

@@ -41,6 +41,36 @@ public final class Bench {
     return recorder.trace();
   }
 
+  /** Somebody who acts on an axis while it runs. */
+  @FunctionalInterface
+  public interface Hand {
+    /** Called before every tick, with the seconds passed so far. */
+    void at(double seconds, LiveAxis axis);
+  }
+
+  /**
+   * Runs an axis from standstill, without permission at first.
+   *
+   * @param hand asked before every tick
+   * @param cancelled asked now and then; where it says true the trace ends there
+   */
+  public static Trace run(
+      BenchSetup setup, double lengthSeconds, Hand hand, BooleanSupplier cancelled) {
+    int ticks = (int) Math.round(lengthSeconds / TICK_SECONDS);
+    Trace.Recorder recorder = new Trace.Recorder(ticks);
+    VirtualAxis axis = new VirtualAxis(setup, TICK_SECONDS);
+    LiveAxis live = new LiveAxis(axis);
+    for (int tick = 0; tick < ticks; tick++) {
+      hand.at(tick * TICK_SECONDS, live);
+      axis.tick();
+      recorder.record(axis);
+      if (tick % TICKS_BETWEEN_CANCEL_CHECKS == 0 && cancelled.getAsBoolean()) {
+        break;
+      }
+    }
+    return recorder.trace();
+  }
+
   private static int ticks(Scenario scenario) {
     return (int) Math.round(scenario.lengthSeconds() / TICK_SECONDS);
   }

@@ -52,10 +52,18 @@ public record BenchSetup(
 
   /** The bench of an axis whose drive is told its frequency in hertz, as over a fieldbus. */
   public static BenchSetup inHertz(AxisAssembly axis) {
-    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    double most =
-        settings.number(SettingRole.MAXIMUM_FREQUENCY, axis.motor().plate().frequencyHertz());
+    double most = mostHertz(axis);
     return of(axis, hertz -> Math.min(Math.abs(hertz), most), most);
+  }
+
+  /** The bench of an axis whose wanted frequency is given, its sign and its limits included. */
+  public static BenchSetup following(AxisAssembly axis) {
+    return of(axis, hertz -> hertz, mostHertz(axis));
+  }
+
+  private static double mostHertz(AxisAssembly axis) {
+    return new EffectiveSettings(axis.drive(), axis.driveSheet())
+        .number(SettingRole.MAXIMUM_FREQUENCY, axis.motor().plate().frequencyHertz());
   }
 
   private static BenchSetup of(

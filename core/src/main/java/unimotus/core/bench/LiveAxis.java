@@ -10,6 +10,11 @@ public final class LiveAxis {
     act(Action.PERMIT, 0);
   }
 
+  /** An axis as it stands. */
+  LiveAxis(VirtualAxis axis) {
+    this.axis = axis;
+  }
+
   /** Does something to the axis; the number counts for a reference only. */
   public void act(Action action, double value) {
     axis.apply(new Scenario.Event(0, action, value));

@@ -55,7 +55,7 @@ final class Causes {
     return switch (cause) {
       case AS_DESIGNED -> List.of(Variant.of("", path));
       case IMPLIED_DECIMALS ->
-          link.isProportional()
+          link.isProportional() && link.isProgrammed()
               ? each(DECIMALS, f -> Variant.of("× " + text(f), path.with(decimals(f))))
               : List.of();
       case MAXIMUM_CLAMP -> maximumClamp();
@@ -110,7 +110,11 @@ final class Causes {
   private ProgramScale decimals(double factor) {
     ProgramScale s = path.scale();
     return new ProgramScale(
-        s.speedAtZero() / factor, s.speedAtFull() / factor, s.speedUnit(), s.leastPercent());
+        s.speedAtZero() / factor,
+        s.speedAtFull() / factor,
+        s.speedUnit(),
+        s.leastPercent(),
+        s.commander());
   }
 
   private List<Variant> maximumClamp() {

@@ -7,6 +7,7 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Nets;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
@@ -120,6 +121,7 @@ public final class DiscreteChecks {
   }
 
   private void checkRun() {
+    checkLatch();
     Optional<TerminalRef> run = terminals.input("run-forward").or(() -> anyStart());
     if (run.isEmpty()) {
       addRunUnwired("no input of the drive is set to run forward or start");
@@ -129,8 +131,30 @@ public final class DiscreteChecks {
     }
   }
 
+  /** A start that is latched needs something that ends it. */
+  private void checkLatch() {
+    boolean latched =
+        new EffectiveSettings(axis.drive(), axis.driveSheet())
+            .is(SettingRole.CONTROL_WIRING, Option.THREE_WIRE, Option.TWO_WIRE);
+    anyStart()
+        .filter(start -> latched && terminals.input("stop").isEmpty())
+        .ifPresent(
+            start ->
+                add(
+                    Severity.ERROR,
+                    Rule.STOP_UNASSIGNED,
+                    "drive/" + start.terminal(),
+                    "%s is set to start and latches, no input is set to stop"
+                        .formatted(start.terminal()),
+                    "The drive refuses the start, or nothing wired could end it.",
+                    "Set an input to stop and wire a contact to it that opens."));
+  }
+
   private Optional<TerminalRef> anyStart() {
-    return terminals.input("start").or(() -> terminals.input("start-delayed"));
+    return terminals
+        .input("start")
+        .or(() -> terminals.input("start-delayed"))
+        .or(() -> terminals.input("start-reverse"));
   }
 
   private boolean isMeant(TerminalRef input) {

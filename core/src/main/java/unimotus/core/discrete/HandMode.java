@@ -36,18 +36,24 @@ public record HandMode(
 
   private static final double DELAY_SECONDS = 0.2;
   private static final long SEED = 1;
+  private static final String HAND = "hand";
 
   /** What Hand does on an axis, one a selector that starts in Hand; possibly empty. */
   public static List<HandMode> of(AxisAssembly axis, TruthTable table) {
     List<HandMode> modes = new ArrayList<>();
     for (PlacedPart part : axis.parts()) {
       table.rows().stream()
-          .filter(r -> "hand".equals(r.state().positions().get(part.part().id())))
+          .filter(r -> HAND.equals(r.state().positions().get(part.part().id())))
           .findFirst()
           .flatMap(row -> of(axis, part.part().id(), row))
           .ifPresent(modes::add);
     }
     return modes;
+  }
+
+  /** What Hand does on an axis, looked at in that position alone. */
+  public static List<HandMode> inHand(AxisAssembly axis) {
+    return of(axis, TruthTable.of(axis, s -> s.positions().containsValue(HAND)));
   }
 
   private static Optional<HandMode> of(AxisAssembly axis, String selector, TruthTable.Row hand) {

@@ -21,6 +21,8 @@ public enum Rule {
       "ANA-008", "No action is set for a lost live-zero signal", "NAMUR NE 43 (from memory)"),
   REFERENCE_UNWIRED("ANA-009", "Reference is not wired through", "common practice"),
   ANSWER_SCALE("ANA-010", "Actual value is scaled differently at its two ends", "common practice"),
+  POTENTIOMETER_TRAVEL("ANA-014", "Potentiometer does not give the range", "common practice"),
+  POTENTIOMETER_ENDS("ANA-015", "Potentiometer turns the wrong way", "common practice"),
   MINIMUM_FLOOR(
       "ANA-011", "Minimum frequency lifts the bottom of the reference", "common practice"),
   BURDEN("ANA-012", "Load is outside what the output can drive", "common practice"),
@@ -56,6 +58,8 @@ public enum Rule {
   NOT_AS_MEANT("DIS-019", "Input reads otherwise than meant", "IEC 61131-2 (from memory)"),
   MAINS_SELECTOR("DIS-020", "Supply is set for another mains voltage", "common practice"),
   HAND_REFERENCE("DIS-021", "Hand starts the motor but not its potentiometer", "common practice"),
+  HAND_UNWIRED("DIS-025", "Nothing sets the speed in Hand", "common practice"),
+  STOP_UNASSIGNED("DIS-026", "Latched start has no stop input", "common practice"),
   INPUT_PURPOSE("DIS-022", "Input does something else than it is wired for", "common practice"),
   SUPPLIES_JOINED("DIS-024", "Two supplies feed one conductor", "common practice"),
   COMMAND_AT_REST("DIS-023", "Command is on at rest", "IEC 60204-1 7.5 (from memory)"),

@@ -5,6 +5,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.TerminalRef;
@@ -24,13 +25,15 @@ final class AnalogLinks {
     Reference reference = draft.axis().axis().reference();
     TerminalRef output =
         chosen(draft, draft.controller(), reference.output(), TerminalRole.ANALOG_OUTPUT);
-    TerminalRef input = chosen(draft, draft.drive(), reference.input(), TerminalRole.ANALOG_INPUT);
+    String wired = reference.local() == null ? reference.input() : null;
+    TerminalRef input = chosen(draft, draft.drive(), wired, TerminalRole.ANALOG_INPUT);
     put(
         draft,
         draft
             .axis()
             .axis()
-            .withReference(reference.withTerminals(output.terminal(), input.terminal())));
+            .withReference(
+                reference.withLocal(null).withTerminals(output.terminal(), input.terminal())));
     pair(draft, draft.controller(), output, draft.drive(), input, "speed reference");
     draft.set(SettingRole.REFERENCE_SOURCE, null, input.terminal());
   }
@@ -65,9 +68,29 @@ final class AnalogLinks {
     pair(draft, drive, output, controller, input, "load signal");
   }
 
+  /** The reference of an axis that has no other; else a potentiometer to be used in Hand. */
   static void potentiometer(Draft draft) {
     TerminalRef wiper = localPotentiometer(draft);
-    draft.set(SettingRole.REFERENCE_SOURCE, null, wiper.terminal());
+    Reference reference = draft.axis().axis().reference();
+    if (reference.output() == null && reference.input() == null) {
+      local(draft, LocalReference.POTENTIOMETER, wiper.terminal());
+      draft.set(SettingRole.REFERENCE_SOURCE, null, wiper.terminal());
+    }
+  }
+
+  /** Nothing is wired; the analog terminals chosen before are given up. */
+  static void keypad(Draft draft) {
+    if (!draft.canSet(SettingRole.REFERENCE_SOURCE, Option.KEYPAD)) {
+      throw Draft.lacking(draft.drive(), "keypad to take the reference from");
+    }
+    local(draft, LocalReference.KEYPAD, null);
+    draft.set(SettingRole.REFERENCE_SOURCE, Option.KEYPAD);
+    draft.note("the speed is entered at the keypad");
+  }
+
+  private static void local(Draft draft, LocalReference local, @Nullable String input) {
+    Axis axis = draft.axis().axis();
+    put(draft, axis.withReference(axis.reference().withLocal(local).withTerminals(null, input)));
   }
 
   /** Hangs a potentiometer on the drive's 10 V and a free analog input, which is returned. */

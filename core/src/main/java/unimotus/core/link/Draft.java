@@ -55,6 +55,11 @@ final class Draft {
     return done;
   }
 
+  /** Adds a word to what was done. */
+  void note(String text) {
+    done.add(text);
+  }
+
   void replace(Project next) {
     project = next;
   }
@@ -149,6 +154,15 @@ final class Draft {
   /** Sets a choice of the drive where it has such a setting and it stands otherwise. */
   void set(SettingRole role, Option option) {
     set(role, null, option.word());
+  }
+
+  /** Whether the drive takes this choice. */
+  boolean canSet(SettingRole role, Option option) {
+    return axis()
+        .driveSheet()
+        .setting(role)
+        .filter(d -> d.takes(new SettingValue.Choice(option.word())))
+        .isPresent();
   }
 
   void set(SettingRole role, @Nullable String terminal, String value) {

@@ -15,6 +15,7 @@ public enum LinkKind {
   ANALOG_REFERENCE("Speed reference", "analog output of the controller, shielded pair"),
   ANALOG_ACTUAL("Actual speed", "analog output of the drive, shielded pair"),
   POTENTIOMETER("Local potentiometer", "on the drive's own 10 V"),
+  KEYPAD("Keypad", "the speed is entered at the drive, nothing is wired"),
   LOAD_SIGNAL("Load signal", "second analog output of the drive to the controller"),
   MOTOR_TEMPERATURE("Motor temperature", "contact that opens when hot, to the controller");
 

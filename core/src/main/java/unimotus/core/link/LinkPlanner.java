@@ -31,6 +31,7 @@ public final class LinkPlanner {
       case ANALOG_REFERENCE -> AnalogLinks.reference(draft);
       case ANALOG_ACTUAL -> AnalogLinks.actual(draft);
       case POTENTIOMETER -> AnalogLinks.potentiometer(draft);
+      case KEYPAD -> AnalogLinks.keypad(draft);
       case LOAD_SIGNAL -> AnalogLinks.load(draft);
     }
     return new LinkPlan(draft.project(), draft.done());

@@ -6,9 +6,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.sheet.Option;
 
 /**
- * How the controller's program tells the drive how fast.
+ * How the drive is told how fast: by the controller's program, by an operator, or by inputs.
  *
  * @param output analog output point of the controller, null where none is chosen yet
  * @param input analog input terminal of the drive, null where none is chosen yet
@@ -19,6 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param programFullScaleCounts counts the program writes for 100 %
  * @param wantedStep the coarsest step of machine speed that is acceptable
  * @param presets speeds chosen by preset inputs, by their number; possibly empty
+ * @param local what an operator sets the speed with, null where the program does
  */
 @RecordBuilder
 public record Reference(
@@ -30,10 +32,11 @@ public record Reference(
     double frequencyAtFullHertz,
     int programFullScaleCounts,
     double wantedStep,
-    List<Preset> presets)
+    List<Preset> presets,
+    @Nullable LocalReference local)
     implements ReferenceBuilder.With {
 
-  /** A reference without presets. */
+  /** A reference of the program, without presets. */
   public Reference(
       @Nullable String output,
       @Nullable String input,
@@ -52,7 +55,8 @@ public record Reference(
         frequencyAtFullHertz,
         programFullScaleCounts,
         wantedStep,
-        List.of());
+        List.of(),
+        null);
   }
 
   /** Checks the spans; 0 % and 100 % must differ, or no number could be sent. */
@@ -107,6 +111,14 @@ public record Reference(
         + (hertz - frequencyAtZeroHertz)
             / (frequencyAtFullHertz - frequencyAtZeroHertz)
             * (speedAtFull - speedAtZero);
+  }
+
+  /**
+   * What the drive's reference source has to stand at; null where nothing is chosen yet, or the
+   * reference does not come to the drive itself.
+   */
+  public @Nullable String source() {
+    return local == LocalReference.KEYPAD ? Option.KEYPAD.word() : input;
   }
 
   /** This reference with {@code preset} in the place of the one of its number, or added. */

@@ -7,16 +7,27 @@ import unimotus.core.derivation.Step;
 import unimotus.core.quantity.MeasureUnit;
 
 /**
- * The program normalises its number: percent = (v − v₀)/(v₁₀₀ − v₀)·100, kept within the range.
+ * What commands normalises its number: percent = (v − v₀)/(v₁₀₀ − v₀)·100, kept within the range.
  *
  * @param speedAtZero v₀ in {@code speedUnit}
  * @param speedAtFull v₁₀₀ in {@code speedUnit}
  * @param speedUnit unit of the program's number
  * @param leastPercent −100 where the sign carries the direction, else 0
+ * @param commander what holds the number, such as {@code program} or {@code knob}
  */
 public record ProgramScale(
-    double speedAtZero, double speedAtFull, MeasureUnit speedUnit, double leastPercent)
+    double speedAtZero,
+    double speedAtFull,
+    MeasureUnit speedUnit,
+    double leastPercent,
+    String commander)
     implements Stage {
+
+  /** The scale of a program. */
+  public ProgramScale(
+      double speedAtZero, double speedAtFull, MeasureUnit speedUnit, double leastPercent) {
+    this(speedAtZero, speedAtFull, speedUnit, leastPercent, "program");
+  }
 
   @Override
   public Station from() {
@@ -55,7 +66,7 @@ public record ProgramScale(
 
   @Override
   public String origin() {
-    return "program: %s to %s".formatted(text(speedAtZero), text(speedAtFull, speedUnit));
+    return "%s: %s to %s".formatted(commander, text(speedAtZero), text(speedAtFull, speedUnit));
   }
 
   @Override
@@ -75,11 +86,13 @@ public record ProgramScale(
     double percent = straight(number);
     if (percent > 100 + 1e-9) {
       return Optional.of(
-          "held at 100 %: the program's span ends at " + text(speedAtFull, speedUnit));
+          "held at 100 %%: the %s's span ends at %s"
+              .formatted(commander, text(speedAtFull, speedUnit)));
     }
     return percent < leastPercent - 1e-9
         ? Optional.of(
-            "held at %s: the program's span begins there".formatted(text(leastPercent, unit())))
+            "held at %s: the %s's span begins there"
+                .formatted(text(leastPercent, unit()), commander))
         : Optional.empty();
   }
 

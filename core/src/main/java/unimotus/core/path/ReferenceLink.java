@@ -1,7 +1,10 @@
 package unimotus.core.path;
 
 import java.util.List;
+import java.util.Map;
 import java.util.OptionalDouble;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.TerminalRef;
 
 /**
  * How the reference comes from the program's percent to the drive's output frequency. Each way of
@@ -18,6 +21,21 @@ public interface ReferenceLink {
   /** What the value at one of its stations is called on the way. */
   default String label(Station station) {
     return station.label();
+  }
+
+  /** Where the value at one of its stations lives, in a few words. */
+  default String where(Station station) {
+    return station.where();
+  }
+
+  /** What holds the number that is commanded, as in {@code program: 0 to 25 m/min}. */
+  default String commander() {
+    return "program";
+  }
+
+  /** Whether a program commands it; what can be wrong in one is suspected only then. */
+  default boolean isProgrammed() {
+    return true;
   }
 
   /** What carries the value that stands at a station to the next one. */
@@ -54,6 +72,24 @@ public interface ReferenceLink {
    */
   default boolean isProportional() {
     return true;
+  }
+
+  /** Whether it is in force in a state of the inputs; one beside another is in some only. */
+  default boolean holds(SeenInputs seen) {
+    return true;
+  }
+
+  /** The frequency that is wanted of the drive by what it sees at its terminals, in hertz. */
+  default double wantedHertz(SignalPath path, SeenInputs seen) {
+    return path.value(Station.FREQUENCY, seen.number());
+  }
+
+  /**
+   * What the analog outputs, in their own unit, and the wipers, in percent, stand at while a number
+   * is commanded; possibly empty.
+   */
+  default Map<TerminalRef, Double> signals(AxisAssembly axis, SignalPath path, double number) {
+    return Map.of();
   }
 
   /**

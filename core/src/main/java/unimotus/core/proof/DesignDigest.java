@@ -40,6 +40,7 @@ public record DesignDigest(Map<Part, String> byPart) {
     Map<Part, String> parts = new EnumMap<>(Part.class);
     parts.put(Part.CONTROLLER, digest(axis.controller().sheet() + axis.controller().selectors()));
     parts.put(Part.PROGRAM, digest(program(axis.axis().reference(), axis.axis().answer())));
+    parts.put(Part.PRESETS, digest(presets(axis.axis().reference())));
     parts.put(Part.WIRES, digest(wires(axis)));
     parts.put(Part.DRIVE, digest(drive(axis.drive())));
     parts.put(Part.MOTOR, digest(plate(axis.motor().plate())));
@@ -72,7 +73,7 @@ public record DesignDigest(Map<Part, String> byPart) {
             a.input(),
             a.speedAtFull(),
             a.programFullScaleCounts())
-        + presets(r);
+        + (r.local() == null ? "" : r.local());
   }
 
   /** Nothing for none: evidence of before there were any stays fresh. */

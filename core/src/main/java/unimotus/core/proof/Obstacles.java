@@ -40,6 +40,7 @@ public record Obstacles(List<String> signal, List<String> motion) {
           Rule.COMMAND_AT_REST,
           Rule.SWAPPED,
           Rule.START_TWICE,
+          Rule.STOP_UNASSIGNED,
           Rule.SHORT_CIRCUIT,
           Rule.BURDEN,
           Rule.SERVO_ON_DRIVE,

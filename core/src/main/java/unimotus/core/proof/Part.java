@@ -4,6 +4,7 @@ package unimotus.core.proof;
 public enum Part {
   CONTROLLER("controller channels"),
   PROGRAM("program scaling"),
+  PRESETS("preset speeds"),
   WIRES("wires"),
   DRIVE("drive settings"),
   MOTOR("motor plate"),

@@ -1,6 +1,5 @@
 package unimotus.core.proof;
 
-import static unimotus.core.proof.Part.CONTROLLER;
 import static unimotus.core.proof.Part.DRIVE;
 import static unimotus.core.proof.Part.MECHANICS;
 import static unimotus.core.proof.Part.MOTOR;
@@ -259,7 +258,9 @@ public final class Predictor {
             "frequency on the display",
             "drive's display",
             "drive's display",
-            EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE)));
+            link.parts()));
+    Set<Part> moved = EnumSet.of(MOTOR, MECHANICS);
+    moved.addAll(link.parts());
     double shaft = Tolerances.shaft(path.motor().topRpm(), path.motor().lagRpm(hertz));
     add(
         point,
@@ -270,7 +271,7 @@ public final class Predictor {
             "speed of the motor shaft",
             "motor shaft",
             "hand tachometer",
-            EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS)));
+            moved));
     add(
         point,
         new LinkReading(
@@ -280,7 +281,7 @@ public final class Predictor {
             "speed of the machine",
             "machine",
             "tachometer or tape and watch",
-            EnumSet.of(PROGRAM, CONTROLLER, WIRES, DRIVE, MOTOR, MECHANICS)));
+            moved));
   }
 
   private void add(SetPoint point, LinkReading read) {

@@ -1,7 +1,9 @@
 package unimotus.core.proof;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
@@ -20,6 +22,11 @@ public interface ReadableLink extends ReferenceLink {
    * @param asWired whether the wires count as they are, or the path alone
    */
   LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired);
+
+  /** What of the design decides the drive's frequency on this way. */
+  default Set<Part> parts() {
+    return EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES, Part.DRIVE);
+  }
 
   /** Why nothing can be read on the way yet; empty where all that it needs is chosen. */
   default Optional<String> unsent(Reference reference) {

@@ -58,9 +58,11 @@ public record AxisReview(
     List<Finding> found = new ArrayList<>(MotorChecks.check(assembly));
     Optional<String> fault = PathFactory.fault(assembly);
     SignalPath path = fault.isPresent() ? null : PathFactory.of(assembly);
+    List<Chain> beside = path == null ? List.of() : PathFactory.beside(assembly, path);
     if (path != null) {
       found.addAll(PathFactory.check(assembly, path));
     }
+    beside.forEach(c -> found.addAll(PathFactory.check(assembly, c)));
     found.addAll(DiscreteChecks.check(assembly));
     found.addAll(PathFactory.checkWires(assembly));
     found.addAll(AnalogLinkChecks.check(assembly));
@@ -73,13 +75,7 @@ public record AxisReview(
     List<JudgedStop> stops = JudgedStop.all(assembly);
     found.addAll(StopChecks.check(assembly, stops));
     return new AxisReview(
-        assembly.axis(),
-        assembly,
-        path,
-        path == null ? List.of() : PathFactory.beside(assembly, path),
-        fault.orElse(null),
-        stops,
-        found);
+        assembly.axis(), assembly, path, beside, fault.orElse(null), stops, found);
   }
 
   /** Says what an unfinished axis still lacks. */

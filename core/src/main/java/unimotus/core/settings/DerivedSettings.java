@@ -9,6 +9,7 @@ import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Preset;
 import unimotus.core.machine.Reference;
 import unimotus.core.motor.MotorFormulas;
@@ -138,12 +139,14 @@ public final class DerivedSettings {
         axis.driveSheet().setting(SettingRole.COMMAND_SOURCE),
         Option.TERMINALS.word(),
         "Run and stop come over wires.");
-    String input = axis.axis().reference().input();
-    if (input != null) {
+    String source = axis.axis().reference().source();
+    if (source != null) {
       choice(
           axis.driveSheet().setting(SettingRole.REFERENCE_SOURCE),
-          input,
-          "The reference is wired to " + input + ".");
+          source,
+          source.equals(Option.KEYPAD.word())
+              ? "The speed is entered at the drive."
+              : "The reference is wired to " + source + ".");
     }
   }
 
@@ -166,6 +169,12 @@ public final class DerivedSettings {
             "fault",
             "A live zero that is lost is a broken wire.");
       }
+    }
+    if (reference.local() == LocalReference.POTENTIOMETER) {
+      choice(
+          axis.driveSheet().setting(SettingRole.ANALOG_RANGE, input),
+          SignalRange.V_0_10.label(),
+          "A potentiometer on the drive's 10 V gives 0-10 V.");
     }
     spanEnd(SettingRole.FREQUENCY_AT_LOW, input, reference.frequencyAtZeroHertz(), "0 %");
     spanEnd(SettingRole.FREQUENCY_AT_HIGH, input, reference.frequencyAtFullHertz(), "100 %");

@@ -7,6 +7,7 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.machine.Reference;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
@@ -43,7 +44,8 @@ public final class SettingChecks {
 
   private static void checkReferenceSource(
       AxisAssembly axis, EffectiveSettings settings, List<Finding> found) {
-    String wired = axis.axis().reference().input();
+    Reference reference = axis.axis().reference();
+    String wired = reference.source();
     if (wired == null) {
       return;
     }
@@ -54,9 +56,14 @@ public final class SettingChecks {
               Severity.ERROR,
               Rule.REFERENCE_SOURCE,
               place(axis, code(axis, SettingRole.REFERENCE_SOURCE)),
-              "the drive takes its reference from %s, the axis sends it to %s"
-                  .formatted(source, wired),
-              "The speed will not follow the controller, whatever the signal.",
+              reference.local() == null
+                  ? "the drive takes its reference from %s, the axis sends it to %s"
+                      .formatted(source, wired)
+                  : "the drive takes its reference from %s, it is set by the %s"
+                      .formatted(source, reference.local().label()),
+              reference.local() == null
+                  ? "The speed will not follow the controller, whatever the signal."
+                  : "The speed will not follow the hand that sets it.",
               "Set the reference source to " + wired + "."));
     }
   }

@@ -13,6 +13,7 @@ public enum Meaning {
   RUN_FORWARD,
   RUN_REVERSE,
   START,
+  START_REVERSE,
   START_DELAYED,
   STOP,
   DIRECTION,
@@ -64,7 +65,7 @@ public enum Meaning {
   /** Whether it commands motion. */
   public boolean isRun() {
     return switch (this) {
-      case RUN_FORWARD, RUN_REVERSE, START, START_DELAYED, STOP -> true;
+      case RUN_FORWARD, RUN_REVERSE, START, START_REVERSE, START_DELAYED, STOP -> true;
       default -> false;
     };
   }

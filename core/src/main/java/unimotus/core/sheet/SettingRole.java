@@ -58,6 +58,11 @@ public enum SettingRole {
    * keypad} or {@code fieldbus}.
    */
   MANUAL_OWNER,
+  /**
+   * Where the reference comes from while the manual request holds: an analog input, or {@code
+   * keypad}; a drive without it follows the potentiometer that is wired.
+   */
+  MANUAL_REFERENCE,
   /** Of one contact or transistor output: the state of the drive it shows. */
   OUTPUT_FUNCTION,
   /** Of one analog input: the signal range. */

@@ -109,6 +109,11 @@ public enum TerminalRole {
     return typical;
   }
 
+  /** The typical value of one figure; 0 where this role has none. */
+  public double typical(Figure figure) {
+    return typical.getOrDefault(figure, 0.0);
+  }
+
   /** Whether a program can switch this terminal on and off. */
   public boolean isBinaryOutput() {
     return this == SOURCING_OUTPUT || this == SINKING_OUTPUT || this == RELAY_CONTACT;

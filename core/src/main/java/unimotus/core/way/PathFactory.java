@@ -3,6 +3,7 @@ package unimotus.core.way;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -53,18 +54,6 @@ public final class PathFactory {
           SettingRole.STOP_MODE,
           SettingRole.SLIP_COMPENSATION);
 
-  /** What belongs to the terminals the path goes over. */
-  private static final Set<SettingRole> OF_ITS_TERMINALS =
-      EnumSet.of(
-          SettingRole.ANALOG_RANGE,
-          SettingRole.FREQUENCY_AT_LOW,
-          SettingRole.FREQUENCY_AT_HIGH,
-          SettingRole.ANALOG_INVERT,
-          SettingRole.DEAD_BAND,
-          SettingRole.LOSS_ACTION,
-          SettingRole.ANSWER_RANGE,
-          SettingRole.ANSWER_FULL_SCALE);
-
   /** Why an axis has no signal path that anything could be told of; empty where it has one. */
   public static Optional<String> fault(AxisAssembly axis) {
     if (axis.motor().servo() != null) {
@@ -113,25 +102,16 @@ public final class PathFactory {
             axis.controllerSheet(),
             s -> isOneOf(s.terminal(), reference.output(), answer.input()))
             .stream();
-    Stream<Unusable> switches =
-        Unusable.selectors(
-            axis.drive(),
-            axis.driveSheet(),
-            s -> isOneOf(s.terminal(), reference.input(), answer.output()))
-            .stream();
     Stream<Unusable> settings =
-        Unusable.settings(
-            axis.drive(),
-            axis.driveSheet(),
-            s ->
-                OF_THE_PATH.contains(s.role())
-                    || (OF_ITS_TERMINALS.contains(s.role())
-                        && isOneOf(s.terminal(), reference.input(), answer.output())))
+        Unusable.settings(axis.drive(), axis.driveSheet(), s -> OF_THE_PATH.contains(s.role()))
             .stream();
-    return Stream.of(controller, switches, settings)
-        .flatMap(s -> s)
-        .filter(Unusable::isKnown)
-        .map(Unusable::text)
+    Stream<String> atTerminals =
+        Stream.of(reference.input(), answer.output())
+            .filter(Objects::nonNull)
+            .flatMap(t -> InputFaults.of(axis, t).stream());
+    return Stream.concat(
+            Stream.concat(controller, settings).filter(Unusable::isKnown).map(Unusable::text),
+            atTerminals)
         .findFirst();
   }
 
@@ -179,7 +159,8 @@ public final class PathFactory {
             reference.speedAtZero(),
             reference.speedAtFull(),
             mechanics.unit(),
-            link.leastPercent()),
+            link.leastPercent(),
+            link.commander()),
         link,
         new InductionMotor(
             new MotorPoles(MotorFormulas.poles(plate), 1, link.maximumHertz()),
@@ -199,8 +180,28 @@ public final class PathFactory {
   public static List<Chain> beside(AxisAssembly axis, SignalPath main) {
     return Ways.beside(axis).stream()
         .filter(w -> w.fault(axis).isEmpty())
-        .map(w -> new Chain(w.key(), w.name(), main.with(w.link(axis))))
+        .map(w -> new Chain(w.key(), w.name(), beside(main, w.link(axis))))
         .toList();
+  }
+
+  /** What the ends of a chain beside the main path have against each other; possibly empty. */
+  public static List<Finding> check(AxisAssembly axis, Chain chain) {
+    PathFindings findings = new PathFindings(axis);
+    ((CommandLink) chain.path().link()).check(axis, findings);
+    return findings.found();
+  }
+
+  /** The main path with another link, whose commander the number is then. */
+  private static SignalPath beside(SignalPath main, CommandLink link) {
+    ProgramScale scale = main.scale();
+    return main.with(
+            new ProgramScale(
+                scale.speedAtZero(),
+                scale.speedAtFull(),
+                scale.speedUnit(),
+                link.leastPercent(),
+                link.commander()))
+        .with(link);
   }
 
   private static SlipStage slip(AxisAssembly axis, Plate plate, EffectiveSettings settings) {

@@ -34,6 +34,11 @@ public interface WayOfCommand {
     return false;
   }
 
+  /** Whether it never is the only way of an axis: it takes another's place for a while. */
+  default boolean isOnlyBeside() {
+    return false;
+  }
+
   /** Why it has no link that anything could be told of; empty where it has one. */
   Optional<String> fault(AxisAssembly axis);
 

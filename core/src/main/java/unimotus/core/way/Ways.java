@@ -17,7 +17,9 @@ final class Ways {
 
   /** The way an axis is commanded; the usual one where none is chosen yet. */
   static WayOfCommand of(AxisAssembly axis) {
-    return Stream.of(claiming(axis, false), claiming(axis, true), usual())
+    List<WayOfCommand> alone =
+        claiming(axis, true).stream().filter(w -> !w.isOnlyBeside()).toList();
+    return Stream.of(claiming(axis, false), alone, usual())
         .flatMap(List::stream)
         .findFirst()
         .orElseThrow();

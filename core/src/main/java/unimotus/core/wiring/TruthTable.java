@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Intent;
@@ -71,6 +72,17 @@ public record TruthTable(List<TerminalRef> inputs, List<Row> rows) {
   /** The table of an axis. */
   public static TruthTable of(AxisAssembly axis) {
     return of(axis, List.of());
+  }
+
+  /** The rows of the table in which a state holds. */
+  public static TruthTable of(AxisAssembly axis, Predicate<CommandState> wanted) {
+    Installation installation = Installation.of(axis);
+    List<Intent> intents = Meanings.of(axis);
+    List<CommandStates.Named> states =
+        CommandStates.of(axis, installation, intents).stream()
+            .filter(s -> wanted.test(s.state()))
+            .toList();
+    return of(installation, intents, inputs(axis, installation, intents), states, List.of());
   }
 
   /** The table of an axis with faults put in. */

@@ -1,27 +1,17 @@
 package unimotus.core.way.analog;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
-import java.util.stream.Stream;
 import unimotus.core.analog.SignalRange;
-import unimotus.core.detective.AxisCause;
 import unimotus.core.detective.Cause;
-import unimotus.core.detective.Clue;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
-import unimotus.core.path.FrequencyLimits;
-import unimotus.core.path.Station;
 import unimotus.core.quantity.QuantityFormat;
 
 /** An analog reference as it would be under each cause. */
 final class AnalogCauses {
   /** Nominal full scales found on controllers (common practice). */
   private static final int[] FULL_SCALES = {27648, 32767, 32000, 16383, 10000, 4095, 1000};
-
-  private static final double[] DEAD_BANDS = {5, 10, 20, 30};
 
   private final AnalogLink link;
   private final Clues clues;
@@ -33,30 +23,18 @@ final class AnalogCauses {
 
   /** The variants of a cause on this link; empty where it does not occur here. */
   List<Variant> variants(Cause cause) {
-    if (cause == AxisCause.DRIVE_SPAN) {
-      return driveSpan();
-    }
-    return cause instanceof AnalogCause own ? variants(own) : List.of();
+    List<Variant> atTheDrive = new DriveEndCauses(link, clues).variants(cause);
+    return atTheDrive.isEmpty() && cause instanceof AnalogCause own ? variants(own) : atTheDrive;
   }
 
   private List<Variant> variants(AnalogCause cause) {
     return switch (cause) {
-      case DRIVE_DEAD_ZERO -> driveDeadZero();
       case CONTROLLER_DEAD_ZERO -> controllerDeadZero();
-      case DRIVE_LIVE_ZERO -> driveLiveZero();
       case CONTROLLER_LIVE_ZERO -> controllerLiveZero();
       case DEAD_OUTPUT -> List.of(variant("", link.with(dead())));
       case OPEN_WIRE -> openWire();
       case RAW_FULL_SCALE -> rawFullScale();
-      case INPUT_INVERTED -> List.of(variant("", link.with(link.input().turnedRound())));
-      case INPUT_KIND -> inputKind();
-      case HALF_RANGE -> halfRange();
-      case DEAD_BAND ->
-          Arrays.stream(DEAD_BANDS)
-              .mapToObj(b -> variant(text(b) + " %", link.with(link.input().withDeadBand(b))))
-              .toList();
-      case JOINT -> joint();
-      case OFFSET -> offset();
+      default -> List.of();
     };
   }
 
@@ -64,39 +42,21 @@ final class AnalogCauses {
     return Variant.of(text, clues.path().with(faulty));
   }
 
-  private Variant fitted(String text, AnalogLink faulty) {
-    return Variant.fitted(text, clues.path().with(faulty));
-  }
-
-  private Variant reads(SignalRange range) {
-    return variant("reads " + range.label(), link.with(link.input().withRange(range)));
-  }
-
-  private List<Variant> driveDeadZero() {
-    SignalRange range = link.input().range();
-    return range.hasLiveZero() ? List.of(reads(deadZero(range))) : List.of();
-  }
-
   private List<Variant> controllerDeadZero() {
     OutputModule m = link.module();
     if (!m.range().hasLiveZero()) {
       return List.of();
     }
-    SignalRange dead = deadZero(m.range());
+    SignalRange dead = DriveEndCauses.deadZero(m.range());
     return List.of(
         variant(
             "sends " + dead.label(),
             link.with(new OutputModule(m.point(), dead, m.fullScaleCounts(), m.converterBits()))));
   }
 
-  private List<Variant> driveLiveZero() {
-    Optional<SignalRange> live = liveZero(link.input().range());
-    return live.map(this::reads).stream().toList();
-  }
-
   private List<Variant> controllerLiveZero() {
     OutputModule m = link.module();
-    return liveZero(m.range()).stream()
+    return DriveEndCauses.liveZero(m.range()).stream()
         .map(
             live ->
                 variant(
@@ -106,18 +66,11 @@ final class AnalogCauses {
         .toList();
   }
 
-  private static Optional<SignalRange> liveZero(SignalRange range) {
-    return switch (range) {
-      case V_0_10 -> Optional.of(SignalRange.V_2_10);
-      case MA_0_20 -> Optional.of(SignalRange.MA_4_20);
-      default -> Optional.empty();
-    };
-  }
-
   /** A channel whose full scale is never reached: nothing comes out whatever is written. */
   private OutputModule dead() {
     OutputModule m = link.module();
-    return new OutputModule(m.point(), deadZero(m.range()), Integer.MAX_VALUE, m.converterBits());
+    return new OutputModule(
+        m.point(), DriveEndCauses.deadZero(m.range()), Integer.MAX_VALUE, m.converterBits());
   }
 
   /** A current loop that is open carries nothing anywhere: that looks like a dead output. */
@@ -125,10 +78,6 @@ final class AnalogCauses {
     return link.module().range().isCurrent()
         ? List.of()
         : List.of(variant("", link.with(link.input().behind(0, 0))));
-  }
-
-  private static SignalRange deadZero(SignalRange range) {
-    return range.isCurrent() ? SignalRange.MA_0_20 : SignalRange.V_0_10;
   }
 
   private List<Variant> rawFullScale() {
@@ -156,87 +105,6 @@ final class AnalogCauses {
   private Variant fullScale(int written, int taken, AnalogLink faulty) {
     return variant(
         "program writes %s, module takes %s".formatted(text(written), text(taken)), faulty);
-  }
-
-  private List<Variant> driveSpan() {
-    DriveReference r = link.reference();
-    Stream<Variant> usual =
-        FrequencyLimits.usualHertz()
-            .filter(top -> Math.abs(top - r.frequencyAtHighHertz()) > 0.5)
-            .filter(top -> top > r.frequencyAtLowHertz())
-            .mapToObj(top -> variant(atFullSignal(top), link.with(span(r, top))));
-    Stream<Variant> seen =
-        clues.ratio(Station.FREQUENCY).stream()
-            .map(ratio -> r.frequencyAtHighHertz() * ratio)
-            .filter(top -> top > r.frequencyAtLowHertz())
-            .mapToObj(top -> fitted(atFullSignal(top), link.with(span(r, top))));
-    return Stream.concat(usual, seen).toList();
-  }
-
-  private static String atFullSignal(double hertz) {
-    return "%s Hz at full signal".formatted(text(hertz));
-  }
-
-  private static DriveReference span(DriveReference r, double top) {
-    return new DriveReference(
-        r.frequencyAtLowHertz(),
-        top,
-        r.minimumHertz(),
-        Math.max(top, r.maximumHertz()),
-        r.leastPercent(),
-        r.codes());
-  }
-
-  private List<Variant> inputKind() {
-    return List.of(
-        reads(link.input().range().isCurrent() ? SignalRange.V_0_10 : SignalRange.MA_0_20));
-  }
-
-  private List<Variant> halfRange() {
-    return switch (link.input().range()) {
-      case V_0_10 -> List.of(reads(SignalRange.V_0_5));
-      case V_0_5 -> List.of(reads(SignalRange.V_0_10));
-      default -> List.of();
-    };
-  }
-
-  private List<Variant> joint() {
-    return Clues.median(
-            clues.at(Station.FREQUENCY).stream()
-                .filter(c -> c.predictedBy(clues.path()) > 0.5)
-                .mapToDouble(c -> arrived(c) / sent(c))
-                .filter(share -> share > 0.05 && share < 0.99))
-        .stream()
-        .mapToObj(
-            share ->
-                fitted(
-                    String.format(Locale.ROOT, "%.1f %% arrives", 100 * share),
-                    link.with(link.input().behind(share, 0))))
-        .toList();
-  }
-
-  private List<Variant> offset() {
-    return Clues.median(
-            clues.at(Station.FREQUENCY).stream()
-                .filter(c -> c.measured() > link.reference().minimumHertz())
-                .filter(c -> c.measured() < link.reference().maximumHertz())
-                .mapToDouble(c -> arrived(c) - sent(c)))
-        .stream()
-        .mapToObj(
-            offset ->
-                fitted(
-                    "%s %s".formatted(text(offset), link.module().unit().symbol()),
-                    link.with(link.input().behind(1, offset))))
-        .toList();
-  }
-
-  private double sent(Clue clue) {
-    return clues.path().value(Station.SIGNAL, clue.prediction().number());
-  }
-
-  /** The signal that must have arrived for this display. */
-  private double arrived(Clue clue) {
-    return link.input().inverse(link.reference().inverse(clue.measured()));
   }
 
   private static String text(double value) {

@@ -1,6 +1,7 @@
 package unimotus.core.way.analog;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
@@ -9,13 +10,12 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.TerminalRef;
 import unimotus.core.path.Carrier;
-import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
-import unimotus.core.way.CommandLink;
 
 /**
  * A reference as a voltage or a current. Immutable; the {@code with} methods exchange one stage.
@@ -27,7 +27,7 @@ import unimotus.core.way.CommandLink;
  */
 public record AnalogLink(
     ProgramCounts counts, OutputModule module, DriveInput input, DriveReference reference)
-    implements CommandLink {
+    implements DriveEnd {
 
   @Override
   public List<Stage> stages() {
@@ -53,6 +53,15 @@ public record AnalogLink(
   @Override
   public void check(AxisAssembly axis, PathFindings findings) {
     new AnalogPathChecks(axis, this, findings).check();
+  }
+
+  @Override
+  public Map<TerminalRef, Double> signals(AxisAssembly axis, SignalPath path, double number) {
+    return module.point().equals(OutputModule.NONE)
+        ? Map.of()
+        : Map.of(
+            new TerminalRef(axis.controller().id(), module.point()),
+            path.value(Station.SIGNAL, number));
   }
 
   @Override
@@ -96,46 +105,6 @@ public record AnalogLink(
         || (module.range().isCurrent() && error.rule() == Rule.REFERENCE_UNWIRED);
   }
 
-  @Override
-  public double maximumHertz() {
-    return reference.maximumHertz();
-  }
-
-  @Override
-  public double frequencyAtFullHertz() {
-    return reference.frequencyAtHighHertz();
-  }
-
-  @Override
-  public FrequencyLimits limits() {
-    return new FrequencyLimits(reference.minimumHertz(), reference.maximumHertz());
-  }
-
-  /** A live zero that is lost stops the drive where its input is told to act on it. */
-  @Override
-  public boolean isLost(Stage stage, double in) {
-    return stage == input && input.isLost(in);
-  }
-
-  @Override
-  public AnalogLink standingAt(double hertz) {
-    return with(
-        new DriveReference(
-            hertz, hertz, hertz, hertz, reference.leastPercent(), reference.codes()));
-  }
-
-  @Override
-  public AnalogLink limited(double minimumHertz, double maximumHertz) {
-    return with(
-        new DriveReference(
-            reference.frequencyAtLowHertz(),
-            reference.frequencyAtHighHertz(),
-            minimumHertz,
-            maximumHertz,
-            reference.leastPercent(),
-            reference.codes()));
-  }
-
   /** This link with another counting program. */
   public AnalogLink with(ProgramCounts next) {
     return new AnalogLink(next, module, input, reference);
@@ -146,12 +115,12 @@ public record AnalogLink(
     return new AnalogLink(counts, next, input, reference);
   }
 
-  /** This link with another drive input. */
+  @Override
   public AnalogLink with(DriveInput next) {
     return new AnalogLink(counts, module, next, reference);
   }
 
-  /** This link with another reference scaling. */
+  @Override
   public AnalogLink with(DriveReference next) {
     return new AnalogLink(counts, module, input, next);
   }

@@ -1,18 +1,14 @@
 package unimotus.core.way.analog;
 
 import static unimotus.core.path.Numbers.text;
-import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
 import static unimotus.core.quantity.MeasureUnit.PERCENT;
 
 import unimotus.core.analog.SignalRange;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
 import unimotus.core.path.PathFindings;
-import unimotus.core.sheet.Option;
-import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 
 /** The ends of an analog reference held against each other. */
@@ -20,25 +16,22 @@ final class AnalogPathChecks {
   private final AxisAssembly axis;
   private final AnalogLink link;
   private final Reference reference;
-  private final EffectiveSettings settings;
   private final PathFindings findings;
 
   AnalogPathChecks(AxisAssembly axis, AnalogLink link, PathFindings findings) {
     this.axis = axis;
     this.link = link;
     this.reference = axis.axis().reference();
-    this.settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     this.findings = findings;
   }
 
   void check() {
+    DriveEndChecks ends = new DriveEndChecks(axis, link, reference.input(), findings);
     checkRanges();
-    checkSelector();
+    ends.checkSelector();
     checkFullScale();
     checkResolution();
-    checkSpan();
-    checkFloor();
-    checkSignalLoss();
+    ends.checkScaling();
   }
 
   private void checkRanges() {
@@ -85,36 +78,6 @@ final class AnalogPathChecks {
                 findings.code(SettingRole.ANALOG_RANGE, reference.input())));
   }
 
-  private void checkSelector() {
-    String terminal = reference.input();
-    if (terminal == null
-        || axis.driveSheet().selector(SelectorRole.INPUT_KIND, terminal).isEmpty()) {
-      return;
-    }
-    boolean onCurrent =
-        settings.is(SelectorRole.INPUT_KIND, terminal, Option.CURRENT, Option.VOLTAGE);
-    String set = settings.choice(SettingRole.ANALOG_RANGE, terminal, "");
-    boolean current = SignalRange.ofLabel(set).map(SignalRange::isCurrent).orElse(onCurrent);
-    if (current != onCurrent) {
-      findings.add(
-          Severity.ERROR,
-          Rule.INPUT_SELECTOR,
-          "drive/" + terminal,
-          "the switch of %s stands at %s, %s is set to %s"
-              .formatted(
-                  terminal,
-                  kind(onCurrent),
-                  findings.code(SettingRole.ANALOG_RANGE, terminal),
-                  set),
-          "The switch decides what the terminal takes; the setting only scales it.",
-          "Put the switch to %s, with the drive switched off.".formatted(kind(current)));
-    }
-  }
-
-  private static String kind(boolean current) {
-    return (current ? Option.CURRENT : Option.VOLTAGE).word();
-  }
-
   private void checkFullScale() {
     int program = link.counts().fullScaleCounts();
     int module = link.module().fullScaleCounts();
@@ -138,57 +101,5 @@ final class AnalogPathChecks {
     findings.addResolution(
         Math.max(module.step() / span * 100, link.input().step()),
         "Use a finer converter, a span that fits the range, or accept the step.");
-  }
-
-  private void checkSpan() {
-    DriveReference drive = link.reference();
-    double meantLow = reference.frequencyAtZeroHertz();
-    double meantHigh = reference.frequencyAtFullHertz();
-    if (differs(meantLow, drive.frequencyAtLowHertz())
-        || differs(meantHigh, drive.frequencyAtHighHertz())) {
-      findings.add(
-          Severity.ERROR,
-          Rule.SPAN_ENDS,
-          "reference",
-          "the program means %s to %s, the drive makes %s to %s of it"
-              .formatted(
-                  text(meantLow),
-                  text(meantHigh, HERTZ_UNIT),
-                  text(drive.frequencyAtLowHertz()),
-                  text(drive.frequencyAtHighHertz(), HERTZ_UNIT)),
-          "Minimum and maximum must be the same two numbers in controller and drive, or every speed is off.",
-          "Set %s and %s to %s and %s Hz, or change the program."
-              .formatted(
-                  findings.code(SettingRole.FREQUENCY_AT_LOW, reference.input()),
-                  findings.code(SettingRole.FREQUENCY_AT_HIGH, reference.input()),
-                  text(meantLow),
-                  text(meantHigh)));
-    }
-    findings.addClamped(
-        drive.frequencyAtLowHertz(), drive.frequencyAtHighHertz(), drive.maximumHertz());
-  }
-
-  private void checkFloor() {
-    if (!link.module().range().isBipolar()) {
-      findings.addFloor(
-          Math.abs(link.reference().frequencyAtLowHertz()), link.reference().minimumHertz());
-    }
-  }
-
-  private void checkSignalLoss() {
-    if (link.input().range().hasLiveZero() && link.input().lossAction() == Option.NONE) {
-      findings.add(
-          Severity.WARNING,
-          Rule.SIGNAL_LOSS,
-          "drive/" + reference.input(),
-          "%s has a live zero, but a lost signal does nothing"
-              .formatted(link.input().range().label()),
-          "A broken wire then reads as minimum speed and nobody is told.",
-          "Set %s to fault.".formatted(findings.code(SettingRole.LOSS_ACTION, reference.input())));
-    }
-  }
-
-  private boolean differs(double a, double b) {
-    return Math.abs(a - b) > PathFindings.SAME_HERTZ;
   }
 }

@@ -60,7 +60,12 @@ public record DriveInput(
 
   @Override
   public double forward(double signal) {
-    double percent = range.percentAt(received(signal));
+    return read(received(signal));
+  }
+
+  /** What the drive makes of what its converter gets, in the unit of the input's own range. */
+  double read(double taken) {
+    double percent = range.percentAt(taken);
     double stepped = Numbers.quantise(percent, step());
     double held = Numbers.clamp(stepped, low(), high());
     double live = Math.abs(held) < deadBandPercent ? 0 : held;

@@ -1,8 +1,11 @@
 package unimotus.core.way.preset;
 
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Stream;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
@@ -11,10 +14,14 @@ import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.ReferenceLink;
+import unimotus.core.path.SeenInputs;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
+import unimotus.core.proof.Part;
 import unimotus.core.proof.SetPoint;
+import unimotus.core.sheet.Meaning;
+import unimotus.core.sheet.PresetInputs;
 import unimotus.core.way.CommandLink;
 
 /**
@@ -116,6 +123,33 @@ record PresetLink(ProgramPreset program, DrivePreset drive, PresetTable table, d
   @Override
   public LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired) {
     return new PresetReadings(path);
+  }
+
+  /** An override is in force while an input is closed; as the source, always. */
+  @Override
+  public boolean holds(SeenInputs seen) {
+    return table.rule().priority() == PresetInputs.Priority.AS_SOURCE || combination(seen) > 0;
+  }
+
+  @Override
+  public double wantedHertz(SignalPath path, SeenInputs seen) {
+    return drive.forward(combination(seen));
+  }
+
+  private int combination(SeenInputs seen) {
+    return table
+        .rule()
+        .counting()
+        .number(
+            Stream.of(Meaning.values())
+                .filter(m -> m.isPreset() && seen.isOn(m))
+                .map(Meaning::preset)
+                .toList());
+  }
+
+  @Override
+  public Set<Part> parts() {
+    return EnumSet.of(Part.PROGRAM, Part.PRESETS, Part.CONTROLLER, Part.WIRES, Part.DRIVE);
   }
 
   @Override

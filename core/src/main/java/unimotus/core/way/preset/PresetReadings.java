@@ -21,6 +21,6 @@ record PresetReadings(SignalPath path) implements LinkReadings {
             "combination of the preset inputs",
             "inputs of the drive",
             "drive's display of its inputs, or a meter",
-            EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES, Part.DRIVE)));
+            EnumSet.of(Part.PROGRAM, Part.PRESETS, Part.CONTROLLER, Part.WIRES, Part.DRIVE)));
   }
 }

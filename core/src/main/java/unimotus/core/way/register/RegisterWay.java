@@ -45,7 +45,7 @@ public final class RegisterWay implements WayOfCommand {
   /** Empty where an analog channel is chosen, or the drive has no such register. */
   private static Optional<RegisterEntry> entry(AxisAssembly axis) {
     Reference reference = axis.axis().reference();
-    return reference.output() != null || reference.input() != null
+    return reference.output() != null || reference.input() != null || reference.local() != null
         ? Optional.empty()
         : axis.record()
             .fieldbus()

@@ -1,0 +1,72 @@
+package unimotus.core.dryrun;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What one input or output did over a dry-run.
+ *
+ * @param label its name, such as {@code drive:DI1 run forward}
+ * @param segments one after the other, without a gap
+ */
+public record Strip(String label, List<Segment> segments) {
+
+  /**
+   * A stretch of time in one state.
+   *
+   * @param fromSeconds its begin
+   * @param toSeconds its end
+   * @param state {@code on}, {@code off}, {@code undefined}, or a position in words
+   */
+  public record Segment(double fromSeconds, double toSeconds, String state) {
+    /** Whether it is drawn filled. */
+    public boolean isOn() {
+      return !state.equals("off");
+    }
+  }
+
+  /** Takes a copy. */
+  public Strip {
+    segments = List.copyOf(segments);
+  }
+
+  /** The state at a time; the last one after the end. */
+  public String at(double seconds) {
+    String state = "";
+    for (Segment segment : segments) {
+      if (segment.fromSeconds() <= seconds) {
+        state = segment.state();
+      }
+    }
+    return state;
+  }
+
+  /** A strip while it is recorded. */
+  static final class Recorder {
+    private final String label;
+    private final List<Segment> done = new ArrayList<>();
+    private double since;
+    private String state;
+
+    Recorder(String label, String state) {
+      this.label = label;
+      this.state = state;
+    }
+
+    void see(double now, String next) {
+      if (!next.equals(state)) {
+        if (now > since) {
+          done.add(new Segment(since, now, state));
+        }
+        since = now;
+        state = next;
+      }
+    }
+
+    Strip ended(double now) {
+      List<Segment> all = new ArrayList<>(done);
+      all.add(new Segment(since, now, state));
+      return new Strip(label, all);
+    }
+  }
+}

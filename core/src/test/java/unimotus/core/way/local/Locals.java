@@ -1,0 +1,85 @@
+package unimotus.core.way.local;
+
+import java.util.List;
+import java.util.function.UnaryOperator;
+import unimotus.core.Lines;
+import unimotus.core.link.LinkKind;
+import unimotus.core.link.LinkPlanner;
+import unimotus.core.link.LinkRequest;
+import unimotus.core.machine.Axis;
+import unimotus.core.machine.Project;
+import unimotus.core.machine.Reference;
+import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Prediction;
+import unimotus.core.proof.Predictor;
+import unimotus.core.review.AxisReview;
+import unimotus.core.review.LineReview;
+import unimotus.core.sheet.SettingValue;
+
+/** Axes whose speed an operator sets, wired by intent; 25 r/min of the drum are 50 Hz. */
+final class Locals {
+  private Locals() {}
+
+  /** Run over two wires, the speed by a potentiometer. */
+  static Project potentiometer(String sheet) {
+    return Lines.with(
+        Lines.bare("controller-modular", sheet), LinkKind.TWO_WIRE, LinkKind.POTENTIOMETER);
+  }
+
+  /** Run over two wires, the speed by the keypad. */
+  static Project keypad(String sheet) {
+    return Lines.with(Lines.bare("controller-modular", sheet), LinkKind.TWO_WIRE, LinkKind.KEYPAD);
+  }
+
+  /** Analog reference in Auto, potentiometer in Hand. */
+  static Project hand(String sheet) {
+    Project analog = Lines.with(Lines.bare("controller-modular", sheet), LinkKind.ANALOG_REFERENCE);
+    return LinkPlanner.plan(
+            analog, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.HAND_OFF_AUTO, 1, true))
+        .project();
+  }
+
+  static Project set(Project project, String code, String choice) {
+    return project.with(project.drives().get(0).withSetting(code, new SettingValue.Choice(choice)));
+  }
+
+  static Project set(Project project, String code, double value) {
+    return project.with(project.drives().get(0).withSetting(code, new SettingValue.Number(value)));
+  }
+
+  static Project with(Project project, UnaryOperator<Reference> change) {
+    Axis axis = project.axes().get(0);
+    return project.with(axis.withReference(change.apply(axis.reference())));
+  }
+
+  static AxisReview review(Project project) {
+    return LineReview.of(project, Lines.SHEETS).axes().get(0);
+  }
+
+  /** What the rules say of references, by name. */
+  static List<String> told(Project project) {
+    return review(project).findings().stream()
+        .map(f -> f.rule())
+        .filter(
+            r ->
+                r.code().startsWith("ANA")
+                    || r.name().startsWith("HAND")
+                    || r.name().equals("REFERENCE_SOURCE"))
+        .map(Enum::name)
+        .sorted()
+        .toList();
+  }
+
+  static List<Prediction> predictions(AxisReview review) {
+    return Predictor.predict(
+        review.assembly(), review.path(), review.beside(), review.stops(), review.obstacles());
+  }
+
+  static double predicted(Project project, String key) {
+    return predictions(review(project)).stream()
+        .filter(p -> p.key().equals(key))
+        .map(p -> ((Expectation.Amount) p.expectation()).value())
+        .findFirst()
+        .orElseThrow(() -> new AssertionError("no prediction " + key));
+  }
+}
