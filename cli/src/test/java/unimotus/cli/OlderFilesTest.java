@@ -74,7 +74,7 @@ class OlderFilesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5, 6})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7})
   void aFileOfAnOlderVersionMeansTheSame(int version) throws IOException {
     List<String> before = before(version);
     List<String> now = now(version);

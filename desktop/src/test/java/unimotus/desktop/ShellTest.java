@@ -114,7 +114,7 @@ class ShellTest extends WindowTest {
     Files.writeString(
         answers.file,
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 7", "\"version\": 8"));
+            .replace("\"version\": 8", "\"version\": 9"));
     push(KeyCode.CONTROL, KeyCode.O);
     settle();
     assertThat(text(this, "#saved-state")).isEqualTo("reading only");

@@ -230,7 +230,7 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 7", "\"version\": " + version)).getMessage())
+    assertThat(fault(SAMPLE.replace("\"version\": 8", "\"version\": " + version)).getMessage())
         .contains("version");
   }
 
@@ -247,7 +247,7 @@ class ProjectFileTest {
     assertThat(loaded.project().wires())
         .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
     assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
-        .contains("\"version\": 7");
+        .contains("\"version\": 8");
   }
 
   @Test
@@ -331,11 +331,23 @@ class ProjectFileTest {
     assertThat(loaded.project().intents()).hasSize(2);
   }
 
+  /** Version 7 knew no reference that an operator sets; a program sets all of them. */
+  @Test
+  void aFileOfTheSeventhVersionIsCommandedByPrograms() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-7.unimotus.json")
+            .readAllBytes();
+    ProjectFile.Loaded loaded = ProjectFile.read("version-7", bytes);
+    assertThat(loaded.readOnly()).isFalse();
+    assertThat(loaded.project().axes()).allMatch(a -> a.reference().local() == null);
+  }
+
   @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 7", "\"version\": 8")
+            .replace("\"version\": 8", "\"version\": 9")
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -345,7 +357,7 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 7", "\"version\": 8").replaceFirst("\"axes\"", "\"spindles\"");
+        SAMPLE.replace("\"version\": 8", "\"version\": 9").replaceFirst("\"axes\"", "\"spindles\"");
     assertThat(fault(newer).getMessage()).contains("version 8 is newer than this program's 7");
   }
 

@@ -22,6 +22,7 @@ import unimotus.core.machine.Feed;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Intent;
 import unimotus.core.machine.Load;
+import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Part;
@@ -107,7 +108,7 @@ final class Samples {
                 null,
                 null,
                 null,
-                reference,
+                reference.withTerminals(null, "AI1").withLocal(LocalReference.POTENTIOMETER),
                 answer,
                 new Mechanics.Turning(1),
                 load),

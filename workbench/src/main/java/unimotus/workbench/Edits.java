@@ -12,6 +12,7 @@ import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Ids;
 import unimotus.core.machine.Load;
+import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
@@ -107,6 +108,22 @@ public final class Edits {
   /** Sets the way of the reference. */
   public static Edit reference(String axisId, String what, Reference reference) {
     return onAxis("set " + what, axisId, a -> a.withReference(reference));
+  }
+
+  /** What sets the speed; null for the program. What cannot go with it is given up. */
+  public static Edit local(String axisId, @Nullable LocalReference local) {
+    return onAxis(
+        "set what sets the speed",
+        axisId,
+        a -> {
+          Reference reference = a.reference();
+          return a.withReference(
+              reference
+                  .setBy(local)
+                  .withTerminals(
+                      local == null ? reference.output() : null,
+                      local == LocalReference.KEYPAD ? null : reference.input()));
+        });
   }
 
   /** Sets the way of the actual value. */

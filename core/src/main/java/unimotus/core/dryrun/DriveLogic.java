@@ -104,10 +104,10 @@ final class DriveLogic {
 
   private void lose(boolean fed, boolean permitted) {
     if (command != 0) {
-      notes.add(
+      note(
           fed
               ? "permission lost: the torque is gone, the load coasts"
-              : "power lost: a latched start is gone");
+              : threeWire ? "power lost: the latched start is gone" : "power lost while running");
     }
     command = 0;
     asked = permitted ? asked : 0;

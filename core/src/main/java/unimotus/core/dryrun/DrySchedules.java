@@ -31,6 +31,7 @@ public final class DrySchedules {
   private static final String HAND = "hand";
   private static final String AUTO = "auto";
   private static final double PRESS_SECONDS = 0.5;
+  private static final double START_AFTER_SECONDS = 0.5;
   private static final double SETTLE_SECONDS = 3;
 
   private final AxisAssembly axis;
@@ -127,6 +128,9 @@ public final class DrySchedules {
     if (when.isEmpty()) {
       events.add(at(1, new Change.Asked(1)));
     }
+    if (isLatched()) {
+      heldStops().forEach(c -> events.add(at(START_AFTER_SECONDS, change(c, true))));
+    }
     done(when, 1, events);
     if (isLatched()) {
       undone(when, 1 + PRESS_SECONDS, events);
@@ -145,6 +149,15 @@ public final class DrySchedules {
       undone(when, stop, events);
     }
     return events;
+  }
+
+  /** Stops that an output holds, which are off at rest. */
+  private List<Condition> heldStops() {
+    return intents.stream()
+        .filter(i -> i.meaning() == Meaning.STOP)
+        .flatMap(i -> i.when().stream())
+        .filter(Condition::holds)
+        .toList();
   }
 
   /** What opens the stop of a latched command. */

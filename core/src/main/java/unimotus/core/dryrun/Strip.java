@@ -7,9 +7,10 @@ import java.util.List;
  * What one input or output did over a dry-run.
  *
  * @param label its name, such as {@code drive:DI1 run forward}
+ * @param rest the state in which nothing is drawn
  * @param segments one after the other, without a gap
  */
-public record Strip(String label, List<Segment> segments) {
+public record Strip(String label, String rest, List<Segment> segments) {
 
   /**
    * A stretch of time in one state.
@@ -18,16 +19,16 @@ public record Strip(String label, List<Segment> segments) {
    * @param toSeconds its end
    * @param state {@code on}, {@code off}, {@code undefined}, or a position in words
    */
-  public record Segment(double fromSeconds, double toSeconds, String state) {
-    /** Whether it is drawn filled. */
-    public boolean isOn() {
-      return !state.equals("off");
-    }
-  }
+  public record Segment(double fromSeconds, double toSeconds, String state) {}
 
   /** Takes a copy. */
   public Strip {
     segments = List.copyOf(segments);
+  }
+
+  /** Whether a segment is drawn. */
+  public boolean isOn(Segment segment) {
+    return !segment.state().equals(rest);
   }
 
   /** The state at a time; the last one after the end. */
@@ -44,12 +45,14 @@ public record Strip(String label, List<Segment> segments) {
   /** A strip while it is recorded. */
   static final class Recorder {
     private final String label;
+    private final String rest;
     private final List<Segment> done = new ArrayList<>();
     private double since;
     private String state;
 
-    Recorder(String label, String state) {
+    Recorder(String label, String rest, String state) {
       this.label = label;
+      this.rest = rest;
       this.state = state;
     }
 
@@ -66,7 +69,7 @@ public record Strip(String label, List<Segment> segments) {
     Strip ended(double now) {
       List<Segment> all = new ArrayList<>(done);
       all.add(new Segment(since, now, state));
-      return new Strip(label, all);
+      return new Strip(label, rest, all);
     }
   }
 }

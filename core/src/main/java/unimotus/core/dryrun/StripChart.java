@@ -43,7 +43,10 @@ final class StripChart {
     List<String> positions = part.sheet().positions();
     boolean byHand = part.sheet().first(TerminalRole.COIL).isEmpty() && !isRelay(part.sheet());
     if (positions.size() > 1 && byHand) {
-      add(part.part().name(), () -> line.state().position(part.part().id(), positions.get(0)));
+      add(
+          part.part().name(),
+          positions.get(0),
+          () -> line.state().position(part.part().id(), positions.get(0)));
     }
   }
 
@@ -71,7 +74,11 @@ final class StripChart {
   }
 
   private void add(String label, Supplier<String> state) {
-    seen.put(new Strip.Recorder(label, state.get()), state);
+    add(label, "off", state);
+  }
+
+  private void add(String label, String rest, Supplier<String> state) {
+    seen.put(new Strip.Recorder(label, rest, state.get()), state);
   }
 
   void see(double now, boolean isPermitted) {

@@ -33,7 +33,7 @@ final class AnalogLinks {
             .axis()
             .axis()
             .withReference(
-                reference.withLocal(null).withTerminals(output.terminal(), input.terminal())));
+                reference.setBy(null).withTerminals(output.terminal(), input.terminal())));
     pair(draft, draft.controller(), output, draft.drive(), input, "speed reference");
     draft.set(SettingRole.REFERENCE_SOURCE, null, input.terminal());
   }
@@ -90,7 +90,7 @@ final class AnalogLinks {
 
   private static void local(Draft draft, LocalReference local, @Nullable String input) {
     Axis axis = draft.axis().axis();
-    put(draft, axis.withReference(axis.reference().withLocal(local).withTerminals(null, input)));
+    put(draft, axis.withReference(axis.reference().setBy(local).withTerminals(null, input)));
   }
 
   /** Hangs a potentiometer on the drive's 10 V and a free analog input, which is returned. */

@@ -4,6 +4,8 @@ package unimotus.core.link;
 public enum LinkKind {
   TWO_WIRE("Run, two-wire", "one maintained output a direction"),
   THREE_WIRE("Run, three-wire", "start and stop buttons in the panel, the drive latches"),
+  LATCHED_OUTPUTS(
+      "Run, latched from outputs", "a pulsed start and a held stop from the controller"),
   ENABLE("Control release", "the enable input joined to the drive's own 24 V"),
   DIRECTION_RESET("Direction and reset", "two outputs of the controller"),
   PRESETS("Preset speeds", "one to four outputs, chosen in binary"),

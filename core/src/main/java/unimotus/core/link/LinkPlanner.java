@@ -19,6 +19,7 @@ public final class LinkPlanner {
     Draft draft = new Draft(project, sheets, request.axis());
     switch (request.kind()) {
       case TWO_WIRE -> CommandLinks.twoWire(draft);
+      case LATCHED_OUTPUTS -> CommandLinks.latched(draft);
       case ENABLE -> CommandLinks.enable(draft);
       case DIRECTION_RESET -> CommandLinks.directionAndReset(draft);
       case PRESETS -> CommandLinks.presets(draft, request.presets());

@@ -138,6 +138,11 @@ public record Reference(
     return presets.stream().filter(p -> p.number() == number).findFirst();
   }
 
+  /** This reference set by other means; null for the program. */
+  public Reference setBy(@Nullable LocalReference next) {
+    return with().local(next).build();
+  }
+
   /** This reference over other terminals; null for none. */
   public Reference withTerminals(@Nullable String nextOutput, @Nullable String nextInput) {
     return with().output(nextOutput).input(nextInput).build();

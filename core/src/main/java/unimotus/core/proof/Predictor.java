@@ -131,6 +131,9 @@ public final class Predictor {
       Predictor beside = new Predictor(axis, chain.path(), obstacles, true, chain);
       beside.references();
       predictor.predictions.addAll(beside.predictions);
+      if (!obstacles.hinderMotion()) {
+        predictor.predictions.addAll(beside.link.observations(axis, chain));
+      }
     }
     if (!obstacles.hinderMotion()) {
       predictor.times();
@@ -254,14 +257,17 @@ public final class Predictor {
         new LinkReading(
             Station.FREQUENCY,
             hertz,
-            Tolerances.frequency(path.link().maximumHertz()),
+            Tolerances.frequency(path.link().maximumHertz())
+                + link.settingShare() * path.link().maximumHertz(),
             "frequency on the display",
             "drive's display",
             "drive's display",
             link.parts()));
     Set<Part> moved = EnumSet.of(MOTOR, MECHANICS);
     moved.addAll(link.parts());
-    double shaft = Tolerances.shaft(path.motor().topRpm(), path.motor().lagRpm(hertz));
+    double shaft =
+        Tolerances.shaft(path.motor().topRpm(), path.motor().lagRpm(hertz))
+            + link.settingShare() * path.motor().topRpm();
     add(
         point,
         new LinkReading(

@@ -7,6 +7,7 @@ import java.util.Set;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
+import unimotus.core.path.Chain;
 import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
 
@@ -26,6 +27,19 @@ public interface ReadableLink extends ReferenceLink {
   /** What of the design decides the drive's frequency on this way. */
   default Set<Part> parts() {
     return EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES, Part.DRIVE);
+  }
+
+  /**
+   * What else is to be seen of a way that stands beside another, such as what each position of a
+   * selector does; possibly empty.
+   */
+  default List<Prediction> observations(AxisAssembly axis, Chain chain) {
+    return List.of();
+  }
+
+  /** How closely what commands it can be set, as a share of the span; 0 for a program. */
+  default double settingShare() {
+    return 0;
   }
 
   /** Why nothing can be read on the way yet; empty where all that it needs is chosen. */

@@ -14,6 +14,7 @@ import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Project;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
 
@@ -67,6 +68,15 @@ class DryRunnerTest {
         Lines.with(
             Lines.bare("controller-modular", "pump-drive-5k5"),
             LinkKind.THREE_WIRE,
+            LinkKind.ANALOG_REFERENCE));
+  }
+
+  /** A pulsed start and a held stop from outputs of the controller. */
+  private static Project latched() {
+    return fast(
+        Lines.with(
+            Lines.bare("controller-modular", "pump-drive-5k5"),
+            LinkKind.LATCHED_OUTPUTS,
             LinkKind.ANALOG_REFERENCE));
   }
 
@@ -153,7 +163,37 @@ class DryRunnerTest {
     assertThat(hertz(run, 17.5)).as("the latch is gone").isZero();
     assertThat(run.notes())
         .extracting(DryRun.Note::text)
-        .anyMatch(n -> n.contains("latched start is gone"));
+        .anyMatch(n -> n.contains("the latched start is gone"));
+  }
+
+  @Test
+  void aPulsedStartNeedsItsStopHeldAndAnOpenWireInThatStops() {
+    Project project = latched();
+    String stop = output(project, Meaning.STOP);
+    String start = output(project, Meaning.START);
+    String wire =
+        project.wires().stream()
+            .filter(w -> w.touches(Lines.ref(stop)))
+            .findFirst()
+            .orElseThrow()
+            .id();
+    DryRun run =
+        play(
+            project,
+            "0 number 25; 0.5 on %2$s; 0.7 off %2$s; 3 on %1$s; 3.5 on %2$s; 3.7 off %2$s; 8 open %3$s; 9 mend; 12 end"
+                .formatted(stop, start, wire));
+    assertThat(hertz(run, 2.9)).as("stop is not satisfied").isZero();
+    assertThat(hertz(run, 7.5)).isCloseTo(50, within(0.1));
+    assertThat(hertz(run, 11.9)).as("a new start is needed").isZero();
+  }
+
+  private static String output(Project project, Meaning meaning) {
+    return project.intents().stream()
+        .filter(i -> i.meaning() == meaning)
+        .map(i -> i.when().get(0))
+        .map(c -> c.device() + ":" + c.state())
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test
@@ -217,7 +257,7 @@ class DryRunnerTest {
 
   @Test
   void everySchedulePlaysOnEveryKindOfStart() {
-    for (Project project : List.of(twoWire("terminal-drive-4kw"), buttons(), hand())) {
+    for (Project project : List.of(twoWire("terminal-drive-4kw"), buttons(), latched(), hand())) {
       AxisReview review = review(project);
       List<DrySchedule> all = DrySchedules.of(review.assembly(), review.path());
       assertThat(all).isNotEmpty();

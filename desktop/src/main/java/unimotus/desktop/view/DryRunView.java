@@ -10,68 +10,59 @@ import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.concurrent.Task;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.bench.Bench;
-import unimotus.core.bench.BenchSetup;
-import unimotus.core.bench.Scenario;
 import unimotus.core.bench.Trace;
+import unimotus.core.dryrun.DryRun;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Picture;
-import unimotus.desktop.kit.Plot;
 import unimotus.desktop.station.View;
 import unimotus.formats.trace.TraceCsv;
 import unimotus.workbench.DisplayUnits;
-import unimotus.workbench.Scenarios;
+import unimotus.workbench.DryRuns;
 
-/** The dry-run: a scenario on the virtual axis and its traces, with cursors that move together. */
+/**
+ * The dry-run and its traces: commands that act at the shaft at once, or outputs, buttons and
+ * faults that go through the wires.
+ */
 final class DryRunView implements View {
   private final Desk desk;
   private final HBox choices = Parts.row(8);
   private final ChainTabs chains = new ChainTabs("run-chain-", this::runAnew);
+  private final HBox ways = new HBox(2);
   private final TextField own = new TextField();
   private final Label summary = Parts.prose("", "ink-label");
-  private final Plot frequency = new Plot("Reference and output", "s", "Hz");
-  private final Plot shaft;
-  private final Plot current = new Plot("Current estimate", "s", "A");
-  private final StatusStrip strip = new StatusStrip(frequency.xLow(), frequency.xHigh());
-  private final VBox plots = new VBox(4);
+  private final Label notes = Parts.prose("", "ink-attention");
+  private final RunPlots plots;
   private final Node node;
 
+  private boolean throughWires;
   private @Nullable AxisAssembly shownAxis;
   private @Nullable DisplayUnits shownUnits;
-  private @Nullable Trace trace;
-  private Scenario scenario = new Scenario("none", List.of(), 1);
+  private @Nullable DryRun shown;
+  private DryRuns.@Nullable Playable playing;
+  private String chosen = "";
   private AtomicBoolean cancelled = new AtomicBoolean();
 
   DryRunView(Desk desk) {
     this.desk = desk;
-    this.shaft = new Plot("Shaft speed", "s", "rpm");
-    for (Plot plot : List.of(shaft, current)) {
-      plot.xLow().bindBidirectional(frequency.xLow());
-      plot.xHigh().bindBidirectional(frequency.xHigh());
-      plot.cursor().bindBidirectional(frequency.cursor());
-      plot.secondCursor().bindBidirectional(frequency.secondCursor());
-    }
-    frequency.setId("trace-frequency");
-    shaft.setId("trace-shaft");
+    this.plots = new RunPlots(desk);
     own.setId("own-scenario");
-    own.setPromptText("0 permit; 0 reference 12.5; 1 forward; 20 stop; 40 end");
     own.setOnAction(e -> runOwn());
     HBox.setHgrow(own, Priority.ALWAYS);
-    List.of(frequency, shaft, current).forEach(p -> VBox.setVgrow(p, Priority.ALWAYS));
-    List.of(frequency, shaft, current).forEach(p -> p.setPrefHeight(160));
-    plots.getChildren().addAll(frequency, shaft, current, strip);
     VBox.setVgrow(plots, Priority.ALWAYS);
+    notes.setId("run-notes");
     HBox ownRow =
         Parts.row(
             10,
@@ -82,10 +73,11 @@ final class DryRunView implements View {
     VBox page =
         new VBox(
             10,
-            chains,
+            Parts.row(16, ways, chains),
             choices,
             ownRow,
             summary,
+            notes,
             plots,
             Parts.label(
                 "Click sets a cursor, Shift-click the second; wheel zooms, drag pans, Home shows all. A simulation is not a proof.",
@@ -104,37 +96,77 @@ final class DryRunView implements View {
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
     SignalPath main = review == null ? null : review.path();
-    List.of(frequency, shaft, current).forEach(p -> p.setFormat(desk.units().format()));
+    plots.refresh();
+    boolean runs = axis != null && main != null;
+    List.of(ways, chains, own, plots).forEach(n -> n.setVisible(runs));
     if (axis == null || main == null) {
       summary.setText(review == null ? "" : review.whyNoPath());
-      chains.setManaged(false);
-      chains.setVisible(false);
       choices.getChildren().clear();
-      plots.setVisible(false);
+      notes.setText("");
+      shownAxis = null;
       return;
     }
-    plots.setVisible(true);
     chains.show(main, review.beside());
-    SignalPath path = chains.path(main);
+    if (throughWires) {
+      // The wires say which chain holds.
+      chains.setManaged(false);
+      chains.setVisible(false);
+    }
     if (!axis.equals(shownAxis) || !desk.units().equals(shownUnits)) {
       shownUnits = desk.units();
       shownAxis = axis;
-      List<Scenario> ready = Scenarios.of(BenchSetup.of(axis, path), path);
-      choices.getChildren().setAll(Parts.label("Dry-run", "ink-title"));
-      for (Scenario each : ready) {
-        choices
-            .getChildren()
-            .add(
-                Parts.action(
-                    "scenario-" + each.name().replace(' ', '-'), each.name(), () -> run(each)));
-      }
-      choices.getChildren().add(Parts.quiet("stop-run", "stop", () -> cancelled.set(true)));
-      run(
-          ready.stream()
-              .filter(s -> s.name().equals(scenario.name()))
-              .findFirst()
-              .orElse(ready.get(0)));
+      offer(axis, main, review.beside());
     }
+  }
+
+  private void offer(AxisAssembly axis, SignalPath main, List<Chain> beside) {
+    ways.getChildren().setAll(way("run-shaft", "at the shaft", false));
+    ways.getChildren().add(way("run-wires", "through the wires", true));
+    own.setPromptText(
+        throughWires
+            ? "0 number 12.5; 1 on %s:DO0; 20 open w3; 30 mend; 40 end"
+                .formatted(axis.controller().id())
+            : "0 permit; 0 reference 12.5; 1 forward; 20 stop; 40 end");
+    List<DryRuns.Playable> ready =
+        throughWires
+            ? DryRuns.throughTheWires(axis, main, beside)
+            : DryRuns.atTheShaft(axis, chains.path(main));
+    choices.getChildren().setAll(Parts.label("Dry-run", "ink-title"));
+    for (DryRuns.Playable each : ready) {
+      choices
+          .getChildren()
+          .add(
+              Parts.action(
+                  "scenario-" + each.name().replace(' ', '-'), each.name(), () -> run(each)));
+    }
+    choices.getChildren().add(Parts.quiet("stop-run", "stop", () -> cancelled.set(true)));
+    ready.stream()
+        .filter(s -> s.name().equals(chosen))
+        .findFirst()
+        .or(() -> ready.stream().findFirst())
+        .ifPresentOrElse(this::run, this::showNothing);
+  }
+
+  private void showNothing() {
+    summary.setText("No wire and no contact starts this axis: write events of your own.");
+    notes.setText("");
+    plots.setVisible(false);
+  }
+
+  private Button way(String id, String words, boolean wires) {
+    Button button =
+        Parts.action(
+            id,
+            words,
+            () -> {
+              throughWires = wires;
+              runAnew();
+            });
+    button.getStyleClass().add("tab");
+    if (throughWires == wires) {
+      button.getStyleClass().add("chosen");
+    }
+    return button;
   }
 
   private void runAnew() {
@@ -143,31 +175,34 @@ final class DryRunView implements View {
   }
 
   private void runOwn() {
+    AxisReview review = desk.review().orElse(null);
+    if (review == null || review.assembly() == null || review.path() == null) {
+      return;
+    }
+    AxisAssembly axis = review.assembly();
+    SignalPath main = review.path();
     try {
-      run(Scenario.parse("own events", own.getText()));
+      run(
+          throughWires
+              ? DryRuns.ownThroughTheWires(axis, main, review.beside(), own.getText())
+              : DryRuns.ownAtTheShaft(axis, chains.path(main), own.getText()));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }
   }
 
-  private void run(Scenario next) {
-    AxisReview review = desk.review().orElseThrow();
-    AxisAssembly axis = review.assembly();
-    SignalPath main = review.path();
-    if (axis == null || main == null) {
-      return;
-    }
-    SignalPath path = chains.path(main);
+  private void run(DryRuns.Playable next) {
     cancelled.set(true);
     AtomicBoolean stop = new AtomicBoolean();
     cancelled = stop;
-    scenario = next;
+    playing = next;
+    chosen = next.name();
     summary.setText("running %s…".formatted(next.name()));
-    Task<Trace> task =
+    Task<DryRun> task =
         new Task<>() {
           @Override
-          protected Trace call() {
-            return Bench.run(BenchSetup.of(axis, path), next, 0, stop::get);
+          protected DryRun call() {
+            return next.play(stop::get);
           }
         };
     task.setOnSucceeded(e -> show(task.getValue(), next));
@@ -177,87 +212,47 @@ final class DryRunView implements View {
     thread.start();
   }
 
-  @SuppressWarnings("ReferenceEquality") // A scenario chosen since then has the place now.
-  private void show(Trace next, Scenario ran) {
-    if (ran != scenario || next.size() == 0) {
+  @SuppressWarnings("ReferenceEquality") // One that was chosen since then has the place now.
+  private void show(DryRun run, DryRuns.Playable ran) {
+    if (ran != playing || run.trace().size() == 0) {
       return;
     }
-    trace = next;
-    double end = next.seconds(next.size() - 1);
-    double top =
-        1.1
-            * Math.max(
-                1, Math.max(most(next, Trace.Channel.REFERENCE), most(next, Trace.Channel.OUTPUT)));
-    double low = least(next, Trace.Channel.OUTPUT) < -0.01 ? -top : 0;
-    frequency.show(
-        List.of(
-            series(next, Trace.Channel.REFERENCE, "plot-predicted", "reference"),
-            series(next, Trace.Channel.OUTPUT, "plot-live", "output")),
-        0,
-        end,
-        low,
-        top);
-    MeasureUnit shown = desk.units().shown(MeasureUnit.RPM);
-    double perRpm = MeasureUnit.RPM.convert(1, shown);
-    double fastest = 1.1 * perRpm * Math.max(1, most(next, Trace.Channel.SHAFT));
-    shaft.setYUnit(shown.symbol());
-    shaft.show(
-        List.of(
-            new Plot.Series(
-                "shaft",
-                "plot-live",
-                next.size(),
-                next::seconds,
-                i -> perRpm * next.value(Trace.Channel.SHAFT, i))),
-        0,
-        end,
-        low < 0 ? -fastest : 0,
-        fastest);
-    current.show(
-        List.of(series(next, Trace.Channel.CURRENT, "plot-live", "current")),
-        0,
-        end,
-        0,
-        1.1 * Math.max(0.1, most(next, Trace.Channel.CURRENT)));
-    strip.show(next);
-    summary.setText(describe(next, ran));
+    shown = run;
+    plots.setVisible(true);
+    plots.show(run);
+    summary.setText(describe(run.trace(), ran.name()));
+    notes.setText(
+        String.join(
+            "\n",
+            run.notes().stream()
+                .map(
+                    n ->
+                        desk.units().text(round(n.atSeconds()), MeasureUnit.SECOND_UNIT)
+                            + "  "
+                            + n.text())
+                .toList()));
+    notes.setManaged(!run.notes().isEmpty());
   }
 
-  private String describe(Trace t, Scenario ran) {
+  private static double round(double seconds) {
+    return Math.rint(100 * seconds) / 100;
+  }
+
+  private String describe(Trace t, String name) {
     int last = t.size() - 1;
     return "%s: %s; fastest %s, most current %s; at the end the drive is %s, the shaft turns %s"
         .formatted(
-            ran.name(),
+            name,
             desk.units().text(t.seconds(last), MeasureUnit.SECOND_UNIT),
-            desk.units().text(most(t, Trace.Channel.SHAFT), MeasureUnit.RPM),
-            desk.units().text(most(t, Trace.Channel.CURRENT), MeasureUnit.AMPERE_UNIT),
+            desk.units().text(RunPlots.most(t, Trace.Channel.SHAFT), MeasureUnit.RPM),
+            desk.units().text(RunPlots.most(t, Trace.Channel.CURRENT), MeasureUnit.AMPERE_UNIT),
             t.status(last).label(),
             desk.units()
                 .text(Math.rint(10 * t.value(Trace.Channel.SHAFT, last)) / 10, MeasureUnit.RPM));
   }
 
-  private static Plot.Series series(Trace t, Trace.Channel channel, String style, String name) {
-    return new Plot.Series(name, style, t.size(), t::seconds, i -> t.value(channel, i));
-  }
-
-  private static double most(Trace t, Trace.Channel channel) {
-    double most = 0;
-    for (int i = 0; i < t.size(); i++) {
-      most = Math.max(most, Math.abs(t.value(channel, i)));
-    }
-    return most;
-  }
-
-  private static double least(Trace t, Trace.Channel channel) {
-    double least = 0;
-    for (int i = 0; i < t.size(); i++) {
-      least = Math.min(least, t.value(channel, i));
-    }
-    return least;
-  }
-
   private void exportCsv() {
-    Trace t = trace;
+    Trace t = shown == null ? null : shown.trace();
     if (t != null) {
       desk.dialogs().export("dry-run.csv").ifPresent(file -> writeCsv(t, file));
     }

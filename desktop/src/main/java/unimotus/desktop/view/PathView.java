@@ -183,7 +183,13 @@ final class PathView implements View {
       y[i] = unit.convert(path.value(Station.MACHINE, at), shown);
       top = Math.max(top, Math.abs(path.value(Station.MACHINE, at)));
     }
-    Plot plot = new Plot("Machine speed over the program's number", shown.symbol(), shown.symbol());
+    Plot plot =
+        new Plot(
+            path.link().isProgrammed()
+                ? "Machine speed over the program's number"
+                : "Machine speed over the speed that is wanted",
+            shown.symbol(),
+            shown.symbol());
     plot.setId("path-curve");
     plot.setFormat(desk.units().format());
     double end = unit.convert(top, shown) * 1.06;

@@ -51,6 +51,7 @@ final class ThreadPane extends Pane {
   private final Group knots = new Group();
   private final Map<Station, VBox> boxes = new HashMap<>();
   private Function<Station, Carrier> carriers = station -> Carrier.WITHIN;
+  private Function<Station, String> where = Station::where;
   private PathState state = new PathState(List.of());
   private Station touched = Station.NUMBER;
 
@@ -73,6 +74,7 @@ final class ThreadPane extends Pane {
 
   void show(SignalPath path, PathState next, Station chosen) {
     carriers = path.link()::carrier;
+    where = path.link()::where;
     state = next;
     touched = chosen;
     getChildren().removeAll(boxes.values());
@@ -142,7 +144,7 @@ final class ThreadPane extends Pane {
 
   private String tip(PathPoint point) {
     StringBuilder tip =
-        new StringBuilder(point.station().where()).append("\nfrom ").append(point.origin());
+        new StringBuilder(where.apply(point.station())).append("\nfrom ").append(point.origin());
     if (Double.isFinite(point.low()) && Double.isFinite(point.high())) {
       tip.append(
           "\nfrom %s to %s"

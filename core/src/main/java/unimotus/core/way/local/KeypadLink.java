@@ -10,6 +10,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
 import unimotus.core.path.Carrier;
+import unimotus.core.path.Chain;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.SeenInputs;
@@ -18,6 +19,7 @@ import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.proof.LinkReading;
 import unimotus.core.proof.Part;
+import unimotus.core.proof.Prediction;
 import unimotus.core.proof.SetPoint;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.way.CommandLink;
@@ -139,6 +141,11 @@ record KeypadLink(Mode mode, KeypadEntry entry, KeypadDrive drive) implements Co
   }
 
   @Override
+  public List<Prediction> observations(AxisAssembly axis, Chain chain) {
+    return mode.isHand() ? HandObservations.of(axis, chain, "keypad") : List.of();
+  }
+
+  @Override
   public LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired) {
     return number ->
         List.of(
@@ -157,14 +164,14 @@ record KeypadLink(Mode mode, KeypadEntry entry, KeypadDrive drive) implements Co
     return mode.holds(seen);
   }
 
-  /** Nothing lies between keypad and drive that could be wrong. */
+  /** Nothing lies between keypad and drive; in Hand the keypad may not be asked. */
   @Override
   public List<Cause> causes() {
-    return List.of();
+    return mode.isHand() ? List.of(HandCause.values()) : List.of();
   }
 
   @Override
   public List<Variant> variants(Cause cause, Clues clues) {
-    return List.of();
+    return cause instanceof HandCause hand ? hand.variants(this, clues) : List.of();
   }
 }

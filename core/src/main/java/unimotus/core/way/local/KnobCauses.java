@@ -22,6 +22,9 @@ final class KnobCauses {
 
   /** The variants of a cause on this link; empty where it does not occur here. */
   List<Variant> variants(Cause cause) {
+    if (cause instanceof HandCause hand) {
+      return hand.variants(link, clues);
+    }
     return cause instanceof KnobCause own
         ? variants(own)
         : new DriveEndCauses(link, clues).variants(cause);

@@ -13,12 +13,14 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.path.Carrier;
+import unimotus.core.path.Chain;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.SeenInputs;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Part;
+import unimotus.core.proof.Prediction;
 import unimotus.core.proof.SetPoint;
 import unimotus.core.way.analog.AnalogCause;
 import unimotus.core.way.analog.DriveEnd;
@@ -115,6 +117,9 @@ record KnobLink(Mode mode, Knob knob, DriveInput input, DriveReference reference
   public List<Cause> causes() {
     List<Cause> causes = new ArrayList<>(AT_THE_INPUT);
     causes.addAll(List.of(KnobCause.values()));
+    if (mode.isHand()) {
+      causes.addAll(List.of(HandCause.values()));
+    }
     return causes;
   }
 
@@ -131,6 +136,17 @@ record KnobLink(Mode mode, Knob knob, DriveInput input, DriveReference reference
   @Override
   public List<SetPoint> setPoints(SignalPath path) {
     return mode.setPoints(path, "the knob turned to", "Wiper");
+  }
+
+  /** A knob is set to a mark by eye. */
+  @Override
+  public double settingShare() {
+    return KnobReadings.EYE_SHARE;
+  }
+
+  @Override
+  public List<Prediction> observations(AxisAssembly axis, Chain chain) {
+    return mode.isHand() ? HandObservations.of(axis, chain, "potentiometer") : List.of();
   }
 
   @Override

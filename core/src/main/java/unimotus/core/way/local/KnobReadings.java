@@ -15,7 +15,7 @@ import unimotus.core.proof.Tolerances;
 /** Volts at the wiper, as the solved wires give them. */
 final class KnobReadings implements LinkReadings {
   /** A knob is set to a mark by eye, to a hundredth of its travel (common practice). */
-  private static final double EYE_SHARE = 0.01;
+  static final double EYE_SHARE = 0.01;
 
   private final SignalPath path;
   private final KnobLink link;

@@ -3,11 +3,17 @@ package unimotus.core.way.local;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.Map;
+import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
+import unimotus.core.link.LinkKind;
+import unimotus.core.link.LinkPlanner;
+import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Project;
 import unimotus.core.path.Chain;
 import unimotus.core.path.Station;
+import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.review.AxisReview;
 
@@ -79,6 +85,39 @@ class HandWayTest {
     assertThat(Locals.predicted(turned, "hand0.frequency")).isCloseTo(50, within(0.5));
     assertThat(Locals.predicted(turned, "ref0.frequency")).isCloseTo(0, within(0.1));
     assertThat(Locals.told(turned)).containsExactly("POTENTIOMETER_ENDS");
+  }
+
+  @Test
+  void everyPositionAndTheOwnerArePredicted() {
+    assertThat(words(Locals.hand("pump-drive-5k5")))
+        .containsEntry("hand.off", "stopped")
+        .containsEntry("hand.hand", "running")
+        .containsEntry("hand.auto", "stopped")
+        .containsEntry("hand.owner", "potentiometer");
+    Project keypad = Locals.set(Locals.hand("vector-drive-15kw"), "E-07", "keypad");
+    assertThat(words(Lines.with(keypad, LinkKind.ENABLE))).containsEntry("hand.owner", "keypad");
+  }
+
+  /** A plain start that races with its stop is lost now and then: that it runs is not promised. */
+  @Test
+  void aStartThatMayBeLostIsNotPredicted() {
+    Project analog =
+        Lines.with(Lines.bare("controller-modular", "pump-drive-5k5"), LinkKind.ANALOG_REFERENCE);
+    Project plain =
+        LinkPlanner.plan(
+                analog, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.HAND_OFF_AUTO, 1, false))
+            .project();
+    assertThat(words(plain)).doesNotContainKey("hand.hand").containsKey("hand.off");
+  }
+
+  private static Map<String, String> words(Project project) {
+    Map<String, String> words = new TreeMap<>();
+    for (Prediction p : Locals.predictions(Locals.review(project))) {
+      if (p.expectation() instanceof Expectation.Word w) {
+        words.put(p.key(), w.expected());
+      }
+    }
+    return words;
   }
 
   @Test

@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.identify;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -25,14 +25,15 @@ import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
 
 /** A sheet with a name, a device and lines of label and value. */
-final class FieldCard extends VBox {
+public final class FieldCard extends VBox {
   private static final String NONE = "none";
 
   private final Desk desk;
   private final GridPane grid = new GridPane();
   private int row;
 
-  FieldCard(Desk desk, String title, String device) {
+  /** An empty card. */
+  public FieldCard(Desk desk, String title, String device) {
     super(8);
     this.desk = desk;
     getStyleClass().add("sheet");
@@ -45,11 +46,12 @@ final class FieldCard extends VBox {
   }
 
   /** A value that follows from others and is shown only. */
-  void computed(String name, double value, MeasureUnit unit) {
+  public void computed(String name, double value, MeasureUnit unit) {
     line(name, Parts.label(desk.units().text(value, unit), "ink-live"));
   }
 
-  void line(String name, Node value) {
+  /** A line of its own control. */
+  public void line(String name, Node value) {
     if (value instanceof ChoiceField<?> choice) {
       choice.setMinWidth(112);
     }
@@ -58,7 +60,7 @@ final class FieldCard extends VBox {
   }
 
   /** One of the terminals of a role, or none. */
-  void points(
+  public void points(
       String name,
       DeviceSheet sheet,
       TerminalRole role,
@@ -76,7 +78,8 @@ final class FieldCard extends VBox {
     line(name, field.show(chosen == null ? NONE : chosen));
   }
 
-  <T extends DeviceSheet> void sheets(String name, Class<T> kind, Function<T, Edit> edit) {
+  /** A sheet to be chosen among all of a kind. */
+  public <T extends DeviceSheet> void sheets(String name, Class<T> kind, Function<T, Edit> edit) {
     ChoiceField<T> field =
         new ChoiceField<>(
             name,
@@ -91,7 +94,8 @@ final class FieldCard extends VBox {
     return name.toLowerCase(java.util.Locale.ROOT).replaceAll("[^a-z0-9]+", "-");
   }
 
-  void selector(String name, AxisAssembly axis, Selector selector) {
+  /** A choice of a channel of the controller. */
+  public void selector(String name, AxisAssembly axis, Selector selector) {
     String position = axis.controller().selectors().getOrDefault(selector.id(), selector.initial());
     line(
         name,
@@ -103,7 +107,8 @@ final class FieldCard extends VBox {
             .show(position));
   }
 
-  void number(String name, double value, MeasureUnit unit, DoubleFunction<Edit> edit) {
+  /** A number that can be changed. */
+  public void number(String name, double value, MeasureUnit unit, DoubleFunction<Edit> edit) {
     QuantityField[] self = new QuantityField[1];
     DoubleConsumer take = v -> apply(self[0], () -> edit.apply(v));
     QuantityField field = new QuantityField(name, unit, desk::units, take, desk::refuse);
