@@ -518,6 +518,56 @@ class CommandLineTest {
     assertThat(err.toString()).contains("no reading to reason from");
   }
 
+  /** Soak, dry and purge of the demo fan are 20, 35 and 50 Hz; the outputs choose among them. */
+  @Test
+  void benchThroughTheWiresTellsWhatInputsAndOutputsDid() throws IOException {
+    Path csv = folder.resolve("fan.csv");
+    JsonNode told =
+        json(
+            "bench",
+            "demo",
+            "--axis",
+            "drying-fan",
+            "--wires",
+            "--scenario",
+            "0 number 1458; 1 on controller-1:RO0; 20 on controller-1:DO3; 40 power off; 41 power on; 45 end",
+            "--csv",
+            csv.toString(),
+            "--json");
+    assertThat(told.get("strips").toString()).contains("preset 1", "run forward", "permission");
+    assertThat(told.get("notes").toString()).contains("power lost", "waits for a new command");
+    List<String> lines = Files.readAllLines(csv);
+    assertThat(lines.stream().filter(l -> l.startsWith("39")).findFirst().orElseThrow())
+        .contains("20");
+    assertThat(
+            run(
+                "bench",
+                "demo",
+                "--axis",
+                "drying-fan",
+                "--wires",
+                "--scenario",
+                "0 on x:y",
+                "--csv",
+                csv.toString()))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("there is no terminal 'x:y'");
+    assertThat(
+            run(
+                "bench",
+                "demo",
+                "--axis",
+                "drying-fan",
+                "--wires",
+                "--chain",
+                "preset",
+                "--scenario",
+                "run-and-stop",
+                "--csv",
+                csv.toString()))
+        .isEqualTo(2);
+  }
+
   @Test
   void benchWritesTraces() throws IOException {
     Path csv = folder.resolve("drum.csv");
