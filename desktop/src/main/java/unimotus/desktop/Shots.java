@@ -136,7 +136,10 @@ final class Shots {
               press("#map-find");
               press("#find-units");
             }));
-    waiting.add(view("dry-run", "rinse-drum", WorkStep.DRY_RUN));
+    waiting.add(view("dry-run-begun", "drying-fan", WorkStep.DRY_RUN));
+    waiting.add(pressed("dry-run-wires", "#run-wires"));
+    waiting.add(pressed("dry-run-running", "#scenario-presets-in-turn"));
+    waiting.add(new Shot("dry-run", d -> {}));
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
     waiting.add(
         new Shot(

@@ -358,7 +358,7 @@ class ProjectFileTest {
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
         SAMPLE.replace("\"version\": 8", "\"version\": 9").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 8 is newer than this program's 7");
+    assertThat(fault(newer).getMessage()).contains("version 9 is newer than this program's 8");
   }
 
   @Test

@@ -2,6 +2,7 @@ package unimotus.core.discrete;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
 import unimotus.core.finding.Finding;
@@ -53,7 +54,11 @@ public record HandMode(
 
   /** What Hand does on an axis, looked at in that position alone. */
   public static List<HandMode> inHand(AxisAssembly axis) {
-    return of(axis, TruthTable.of(axis, s -> s.positions().containsValue(HAND)));
+    return of(axis, TruthTable.of(axis, s -> s.on().isEmpty() && isHandAlone(s.positions())));
+  }
+
+  private static boolean isHandAlone(Map<String, String> positions) {
+    return positions.size() == 1 && positions.containsValue(HAND);
   }
 
   private static Optional<HandMode> of(AxisAssembly axis, String selector, TruthTable.Row hand) {

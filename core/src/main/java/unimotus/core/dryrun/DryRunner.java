@@ -35,6 +35,7 @@ public final class DryRunner {
         new DriveLogic(new EffectiveSettings(axis.drive(), axis.driveSheet()), line.assigned());
     this.chart = new StripChart(axis, line);
     this.events = schedule.events();
+    line.unplayed().forEach(input -> add(0, input + " is not played"));
   }
 
   /**

@@ -37,6 +37,9 @@ import unimotus.core.wiring.WiringFault;
 
 /** The wires of an axis in the state they are in now, and what its drive sees. Not thread-safe. */
 final class WiredLine implements SeenInputs {
+  private static final Set<Meaning> UNPLAYED =
+      EnumSet.of(Meaning.EXTERNAL_FAULT, Meaning.ENABLE_RAMP, Meaning.PULSE_REFERENCE);
+
   private final AxisAssembly axis;
   private final SignalPath main;
   private final List<Chain> beside;
@@ -185,6 +188,15 @@ final class WiredLine implements SeenInputs {
     return on;
   }
 
+  /** Inputs that are wired to a function a dry-run does not play, with that function. */
+  List<String> unplayed() {
+    return functions.entrySet().stream()
+        .filter(f -> UNPLAYED.contains(f.getValue()))
+        .filter(f -> axis.wires().stream().anyMatch(w -> w.touches(f.getKey())))
+        .map(f -> "%s (%s)".formatted(f.getKey(), f.getValue().label()))
+        .toList();
+  }
+
   /** Inputs that stand between off and on: they may read either way. */
   List<TerminalRef> undefined() {
     return functions.keySet().stream().filter(i -> level(i) == Level.UNDEFINED).toList();
@@ -224,7 +236,7 @@ final class WiredLine implements SeenInputs {
   /** Whether Hand is asked for and nothing is known of what sets the speed then. */
   boolean isReferenceUnknown() {
     return on.contains(Meaning.MANUAL_REQUEST)
-        && beside.stream().noneMatch(c -> c.key().equals("hand"));
+        && beside.stream().noneMatch(c -> c.path().link().isOfManualRequest());
   }
 
   @Override

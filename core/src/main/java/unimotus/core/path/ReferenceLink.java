@@ -79,6 +79,11 @@ public interface ReferenceLink {
     return true;
   }
 
+  /** Whether a manual request brings it in force, which blocks every other. */
+  default boolean isOfManualRequest() {
+    return false;
+  }
+
   /** The frequency that is wanted of the drive by what it sees at its terminals, in hertz. */
   default double wantedHertz(SignalPath path, SeenInputs seen) {
     return path.value(Station.FREQUENCY, seen.number());

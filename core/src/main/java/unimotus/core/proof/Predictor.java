@@ -9,21 +9,14 @@ import static unimotus.core.proof.Part.WIRES;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.bench.Bench;
-import unimotus.core.bench.BenchSetup;
-import unimotus.core.bench.Scenario;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.motion.RampFormulas;
-import unimotus.core.motion.ShaftLoad;
 import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
-import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.stops.JudgedStop;
 
 /**
@@ -51,14 +44,6 @@ public final class Predictor {
 
   /** The keys of the states the drive shows. */
   public static final Set<String> PERMISSION_KEYS = Set.of(OPEN_STATUS, CLOSED_STATUS, RUN_STATUS);
-
-  private static final double STEADY_SHARE = 0.98;
-  private static final double STANDSTILL_RPM = 1;
-  private static final double SETTLE_SECONDS = 5;
-  private static final String COAST_FORMULA = "t = ∫ J·dω/(T₀ + k₁·ω + k₂·ω²)";
-
-  /** Nobody stands with a stop watch for longer; slower ramps get no predicted time. */
-  private static final double LONGEST_WATCH_SECONDS = 1200;
 
   /** Key of the time from start to full speed. */
   public static final String RAMP_UP = "ramp.up";
@@ -136,7 +121,7 @@ public final class Predictor {
       }
     }
     if (!obstacles.hinderMotion()) {
-      predictor.times();
+      predictor.predictions.addAll(TimePredictions.of(axis, path));
     }
     predictor.predictions.addAll(ProbePredictions.of(axis));
     predictor.trip();
@@ -324,75 +309,5 @@ public final class Predictor {
   /** The key of the prediction at a reference and a station, such as {@code ref50.frequency}. */
   public static String key(int percent, Station station) {
     return "ref%d.%s".formatted(percent, station.key());
-  }
-
-  private void times() {
-    BenchSetup setup = BenchSetup.of(axis, path);
-    double full = path.scale().speedAtFull();
-    double top = Math.abs(path.value(Station.SHAFT, full));
-    double start = 0.1;
-    double risen = start + setup.accelerationSeconds() + SETTLE_SECONDS;
-    double length = risen + setup.decelerationSeconds() + SETTLE_SECONDS;
-    if (top < 2 * STANDSTILL_RPM || length > LONGEST_WATCH_SECONDS) {
-      return;
-    }
-    Scenario scenario = Scenario.runAndStop(full, risen, length);
-    time(
-        RAMP_UP,
-        "time from start to full speed",
-        Bench.secondsUntil(setup, scenario, start, rpm -> rpm >= STEADY_SHARE * top),
-        "dry-run of this design in ticks of 1 ms",
-        "Command 100 %, start, stop the watch when the speed is steady.",
-        "Ramps");
-    OptionalDouble coast = coast(top);
-    time(
-        STOP_TIME,
-        "time from stop command to standstill, " + (setup.rampStop() ? "by ramp" : "coasting"),
-        setup.rampStop()
-            ? Bench.secondsUntil(setup, scenario, risen, rpm -> rpm <= STANDSTILL_RPM)
-            : coast,
-        setup.rampStop() ? "dry-run of this design in ticks of 1 ms" : COAST_FORMULA,
-        "From full speed withdraw the run command, stop the watch at standstill.",
-        "Stop");
-    time(
-        COAST,
-        "time from lost permission to standstill",
-        coast,
-        COAST_FORMULA,
-        "From full speed open the permission, stop the watch at standstill. Safe torque off does not brake.",
-        "Stop");
-  }
-
-  private OptionalDouble coast(double topRpm) {
-    double seconds = RampFormulas.coastSeconds(ShaftLoad.of(axis), topRpm, STANDSTILL_RPM);
-    return seconds < LONGEST_WATCH_SECONDS ? OptionalDouble.of(seconds) : OptionalDouble.empty();
-  }
-
-  private void time(
-      String key, String title, OptionalDouble seconds, String sum, String how, String group) {
-    if (seconds.isEmpty()) {
-      return;
-    }
-    double value = seconds.getAsDouble();
-    predictions.add(
-        new Prediction(
-            key,
-            group,
-            title,
-            new Expectation.Amount(value, Tolerances.time(value), MeasureUnit.SECOND_UNIT),
-            null,
-            Double.NaN,
-            "machine",
-            "stop watch",
-            how,
-            EnumSet.complementOf(EnumSet.of(Part.STOP)),
-            Derivation.of(
-                new Step(
-                    title,
-                    "",
-                    sum,
-                    value,
-                    MeasureUnit.SECOND_UNIT,
-                    "Newton's second law; load of the axis"))));
   }
 }

@@ -160,6 +160,11 @@ record KeypadLink(Mode mode, KeypadEntry entry, KeypadDrive drive) implements Co
   }
 
   @Override
+  public boolean isOfManualRequest() {
+    return mode.isHand();
+  }
+
+  @Override
   public boolean holds(SeenInputs seen) {
     return mode.holds(seen);
   }

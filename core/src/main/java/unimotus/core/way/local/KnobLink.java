@@ -101,6 +101,11 @@ record KnobLink(Mode mode, Knob knob, DriveInput input, DriveReference reference
   }
 
   @Override
+  public boolean isOfManualRequest() {
+    return mode.isHand();
+  }
+
+  @Override
   public boolean holds(SeenInputs seen) {
     return mode.holds(seen);
   }

@@ -23,7 +23,9 @@ import unimotus.core.machine.Wire;
 import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.proof.DesignDigest;
 import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Part;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.review.AxisReview;
@@ -319,5 +321,29 @@ class PresetWayTest {
     Trace trace = Bench.run(setup, Scenario.runAndStop(SOAK.speed(), 60, 61));
     assertThat(trace.value(Trace.Channel.SHAFT, trace.indexAt(59)))
         .isCloseTo(review.path().value(Station.SHAFT, SOAK.speed()), within(15.0));
+  }
+
+  /** A changed preset makes its own readings stale, and those of no other reference. */
+  @Test
+  void onlyWhatTheyDecideDependsOnPresets() {
+    AxisReview review = Presets.review(Lines.with(fan(), LinkKind.ANALOG_REFERENCE));
+    for (Prediction prediction : predictions(review)) {
+      assertThat(prediction.dependsOn().contains(Part.PRESETS))
+          .as(prediction.key())
+          .isEqualTo(prediction.key().startsWith("preset"));
+    }
+    Project changed = withoutPurge(fan());
+    assertThat(DesignDigest.of(Presets.review(changed).assembly()).byPart())
+        .containsEntry(
+            Part.PROGRAM,
+            DesignDigest.of(Presets.review(fan()).assembly()).byPart().get(Part.PROGRAM))
+        .doesNotContainEntry(
+            Part.PRESETS,
+            DesignDigest.of(Presets.review(fan()).assembly()).byPart().get(Part.PRESETS));
+  }
+
+  private static Project withoutPurge(Project project) {
+    var axis = project.axes().get(0);
+    return project.with(axis.withReference(axis.reference().without(3)));
   }
 }
