@@ -55,6 +55,7 @@ final class WiredLine implements SeenInputs {
   private final Set<String> dropped = new HashSet<>();
   private CommandState state = CommandState.REST;
   private boolean mains = true;
+  private boolean fed = true;
   private double number;
   private LineSolution solution;
   private Set<Meaning> on = EnumSet.noneOf(Meaning.class);
@@ -149,6 +150,7 @@ final class WiredLine implements SeenInputs {
         dropped.add(relay.id());
       }
     }
+    fed = looksFed();
     on = EnumSet.noneOf(Meaning.class);
     functions.forEach(
         (input, meaning) -> {
@@ -215,8 +217,12 @@ final class WiredLine implements SeenInputs {
     return enabled && safeTorqueOff().stream().allMatch(solution::isOn);
   }
 
-  /** Whether the drive has its mains; contactors in them count where they are drawn. */
+  /** Whether the drive had its mains when the wires were last solved; contactors in them count. */
   boolean isFed() {
+    return fed;
+  }
+
+  private boolean looksFed() {
     PlacedDevice drive = new PlacedDevice(axis.drive(), axis.driveSheet());
     return mains && new PowerNet(installation, state, solution.energised(), faults).isFed(drive);
   }

@@ -54,6 +54,7 @@ public final class FieldCard extends VBox {
   public void line(String name, Node value) {
     if (value instanceof ChoiceField<?> choice) {
       choice.setMinWidth(112);
+      choice.setMaxWidth(Double.MAX_VALUE);
     }
     Label label = Parts.prose(name, "ink-label");
     grid.addRow(row++, label, value);

@@ -14,7 +14,7 @@ final class InputStrips extends Pane {
   private static final double LEFT = 58;
   private static final double RIGHT = 14;
   private static final double ROW = 21;
-  private static final double BAR = 5;
+  private static final double BAR = 4;
   private static final double GAP = 6;
 
   private final DoubleProperty low;
@@ -57,7 +57,7 @@ final class InputStrips extends Pane {
     rest.getStyleClass().add("strip-rest");
     getChildren().add(rest);
     strip.segments().stream().filter(strip::isOn).forEach(s -> add(s, top));
-    Text label = new Text(LEFT, top + ROW - 10, strip.label());
+    Text label = new Text(LEFT, top + ROW - 11, strip.label());
     label.getStyleClass().add("strip-label");
     getChildren().add(label);
   }
@@ -77,7 +77,7 @@ final class InputStrips extends Pane {
     boolean position = !segment.state().equals("on");
     if (position && wide + GAP < to - from) {
       word.setX(to - wide - 2);
-      word.setY(top + ROW - 10);
+      word.setY(top + ROW - 11);
       getChildren().add(word);
     }
   }
