@@ -28,6 +28,7 @@ public final class DryRunner {
   private boolean permitted;
   private int command;
   private double wantedHertz;
+  private Shown shown = new Shown(true, DriveStatus.INHIBITED, true);
 
   private DryRunner(AxisAssembly axis, SignalPath main, List<Chain> beside, DrySchedule schedule) {
     this.line = new WiredLine(axis, main, beside);
@@ -70,25 +71,32 @@ public final class DryRunner {
       }
       changed = true;
     }
-    if (line.show(shown(axis)) || changed) {
+    Shown now = shown(axis);
+    if (changed || !now.equals(shown)) {
+      shown = now;
+      line.show(now.word());
       look(seconds, axis);
     }
   }
 
-  /** What the drive's outputs show of it. */
-  private String shown(LiveAxis axis) {
-    if (!line.isFed()) {
-      return CommandState.NO_POWER;
+  /** What the drive shows of itself, and its outputs with it. */
+  private record Shown(boolean fed, DriveStatus status, boolean atSpeed) {
+    String word() {
+      if (!fed) {
+        return CommandState.NO_POWER;
+      }
+      return switch (status) {
+        case INHIBITED -> CommandState.NOT_PERMITTED;
+        case READY -> CommandState.READY;
+        case STOPPING -> CommandState.RUNNING;
+        case RUNNING -> atSpeed ? "at-speed" : CommandState.RUNNING;
+      };
     }
-    return switch (axis.status()) {
-      case INHIBITED -> CommandState.NOT_PERMITTED;
-      case READY -> CommandState.READY;
-      case STOPPING -> CommandState.RUNNING;
-      case RUNNING ->
-          Math.abs(axis.outputHertz() - command * wantedHertz) < SAME_HERTZ
-              ? "at-speed"
-              : CommandState.RUNNING;
-    };
+  }
+
+  private Shown shown(LiveAxis axis) {
+    boolean atSpeed = Math.abs(axis.outputHertz() - command * wantedHertz) < SAME_HERTZ;
+    return new Shown(line.isFed(), axis.status(), atSpeed);
   }
 
   private void look(double seconds, LiveAxis axis) {

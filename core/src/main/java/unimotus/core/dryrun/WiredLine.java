@@ -128,14 +128,9 @@ final class WiredLine implements SeenInputs {
     signals.forEach((terminal, value) -> state = state.withSignal(terminal, value));
   }
 
-  /** What the drive shows at its outputs; returns whether that is another thing than before. */
-  boolean show(String driveState) {
-    String drive = axis.drive().id();
-    if (driveState.equals(state.position(drive, CommandState.READY))) {
-      return false;
-    }
-    state = state.withPosition(drive, driveState);
-    return true;
+  /** What the drive shows at its outputs. */
+  void show(String driveState) {
+    state = state.withPosition(axis.drive().id(), driveState);
   }
 
   /** Solves the wires as they are now; a relay that waits for its reset stays off. */
