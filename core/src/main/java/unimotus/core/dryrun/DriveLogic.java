@@ -29,10 +29,9 @@ final class DriveLogic {
   private final Set<Meaning> assigned;
 
   private Set<Meaning> before = EnumSet.noneOf(Meaning.class);
-  private boolean fedBefore = true;
+  private boolean fedBefore;
   private boolean permittedBefore = true;
   private boolean renewed;
-  private boolean isFirst = true;
   private int asked;
   private int command;
   private double startDue = Double.POSITIVE_INFINITY;
@@ -79,17 +78,14 @@ final class DriveLogic {
    * @param now in seconds
    */
   void see(Set<Meaning> on, boolean permitted, boolean fed, double now) {
-    if (isFirst) {
+    if (fed && !fedBefore) {
       // Power has just come: what is found on is no new command.
       before = copy(on);
       renewed = restartsAtPowerUp;
-      isFirst = false;
     }
     if (!fed || !permitted) {
       lose(fed, permitted);
     } else {
-      // A run contact found closed when power or permission comes back is not a new command.
-      renewed |= !fedBefore && restartsAtPowerUp;
       renewed |= fedBefore && !permittedBefore && restartsAfterPermission;
       command = wanted(on, now);
     }

@@ -101,7 +101,8 @@ public final class DryRunner {
 
   private void look(double seconds, LiveAxis axis) {
     line.look();
-    boolean fed = line.isFed();
+    // A supply of the drive's own feeds its inputs from the next look on.
+    boolean fed = line.isFed() && shown.fed();
     boolean allowed = fed && line.isPermitted();
     logic.see(line.on(), allowed, fed, seconds);
     act(axis, allowed);

@@ -6,6 +6,7 @@ import java.security.NoSuchAlgorithmException;
 import java.util.EnumMap;
 import java.util.HexFormat;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Answer;
@@ -26,8 +27,9 @@ import unimotus.core.sheet.SettingValue;
  * make its proof stale.
  *
  * @param byPart the digest of each part
+ * @param programWithPresets the program's as it was made before presets had a part of their own
  */
-public record DesignDigest(Map<Part, String> byPart) {
+public record DesignDigest(Map<Part, String> byPart, String programWithPresets) {
   private static final int DIGITS = 12;
 
   /** Takes a copy. */
@@ -47,7 +49,9 @@ public record DesignDigest(Map<Part, String> byPart) {
     parts.put(Part.MECHANICS, digest(mechanics(axis.axis().mechanics(), axis.axis().load())));
     parts.put(Part.STOP, digest(stops(axis)));
     parts.put(Part.POWER, digest(power(axis)));
-    return new DesignDigest(parts);
+    Reference reference = axis.axis().reference();
+    return new DesignDigest(
+        parts, digest(program(reference, axis.axis().answer()) + presets(reference)));
   }
 
   /** The digests by part name, as a reading keeps them. */
@@ -55,6 +59,13 @@ public record DesignDigest(Map<Part, String> byPart) {
     Map<String, String> basis = new TreeMap<>();
     byPart.forEach((part, digest) -> basis.put(part.name(), digest));
     return basis;
+  }
+
+  /** Whether a part is what it was when a reading with this basis was taken. */
+  public boolean isUnchanged(Part part, Map<String, String> basis) {
+    boolean together = part == Part.PROGRAM || part == Part.PRESETS;
+    return Objects.equals(byPart.get(part), basis.get(part.name()))
+        || (together && programWithPresets.equals(basis.get(Part.PROGRAM.name())));
   }
 
   // Every number is named here one by one: a record that gains a component must not make all the

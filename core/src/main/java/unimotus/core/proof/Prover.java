@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
 import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
@@ -46,7 +45,7 @@ public final class Prover {
     }
     List<Part> changed =
         prediction.dependsOn().stream()
-            .filter(p -> !Objects.equals(now.byPart().get(p), reading.basis().get(p.name())))
+            .filter(p -> !now.isUnchanged(p, reading.basis()))
             .sorted()
             .toList();
     if (!changed.isEmpty()) {

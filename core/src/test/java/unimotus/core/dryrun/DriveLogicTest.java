@@ -89,14 +89,17 @@ class DriveLogicTest {
         return false;
       }
       boolean edge = has(looks.get(begin), "G") && !has(looks.get(begin - 1), "G");
-      if (edge && has(looks.get(begin - 1), "S")) {
+      if (edge && has(looks.get(begin - 1), "SM")) {
         return true;
       }
     }
     return false;
   }
 
-  /** The direction of the one contact that is on, where one came on since the last loss. */
+  /**
+   * The direction of the one contact that is on, where one came on since the last loss; what is
+   * found on when power comes did not come on.
+   */
   private static int maintained(List<String> looks, int now) {
     String look = looks.get(now);
     boolean forward = has(look, "F");
@@ -110,7 +113,10 @@ class DriveLogicTest {
       boolean none = !has(looks.get(begin), "F") && !has(looks.get(begin), "R");
       boolean both = has(looks.get(begin), "FR");
       boolean fresh =
-          begin > 0 && !has(looks.get(begin - 1), "F") && !has(looks.get(begin - 1), "R");
+          begin > 0
+              && has(looks.get(begin - 1), "M")
+              && !has(looks.get(begin - 1), "F")
+              && !has(looks.get(begin - 1), "R");
       if (none || both || fresh) {
         return forward ? 1 : -1;
       }

@@ -255,6 +255,31 @@ class DryRunnerTest {
     assertThat(hertz(run, 14.5)).isCloseTo(50, within(0.1));
   }
 
+  /**
+   * A dry contact on the drive's own supply reads off without power; it is no new command after.
+   */
+  @Test
+  void aContactOnTheDrivesOwnSupplyDoesNotStartWhenPowerComesBack() {
+    Project project =
+        fast(
+            Lines.with(
+                Lines.bare("controller-compact-relay", "pump-drive-5k5"),
+                LinkKind.TWO_WIRE,
+                LinkKind.ANALOG_REFERENCE));
+    String run = output(project, Meaning.RUN_FORWARD);
+    DryRun seen =
+        play(
+            project,
+            "0 number 25; 1 on %1$s; 5 power off; 6 power on; 10 off %1$s; 11 on %1$s; 15 end"
+                .formatted(run));
+    assertThat(hertz(seen, 4.9)).isGreaterThan(40);
+    assertThat(hertz(seen, 9.9)).as("no new command").isZero();
+    assertThat(hertz(seen, 14.9)).isGreaterThan(40);
+    assertThat(seen.notes())
+        .extracting(DryRun.Note::text)
+        .contains("run is still on: the drive waits for a new command");
+  }
+
   @Test
   void everySchedulePlaysOnEveryKindOfStart() {
     for (Project project : List.of(twoWire("terminal-drive-4kw"), buttons(), latched(), hand())) {

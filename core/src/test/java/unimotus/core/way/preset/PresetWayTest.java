@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.bench.Bench;
@@ -340,6 +341,22 @@ class PresetWayTest {
         .doesNotContainEntry(
             Part.PRESETS,
             DesignDigest.of(Presets.review(fan()).assembly()).byPart().get(Part.PRESETS));
+  }
+
+  /** Evidence of before presets had a part of their own holds as long as neither changed. */
+  @Test
+  void evidenceThatCountedPresetsWithTheProgramStaysFresh() {
+    DesignDigest digest = DesignDigest.of(Presets.review(fan()).assembly());
+    DesignDigest changed = DesignDigest.of(Presets.review(withoutPurge(fan())).assembly());
+    Map<String, String> old = Map.of("PROGRAM", digest.programWithPresets());
+    for (Part part : List.of(Part.PROGRAM, Part.PRESETS)) {
+      assertThat(digest.isUnchanged(part, old)).isTrue();
+      assertThat(changed.isUnchanged(part, old)).isFalse();
+      assertThat(digest.isUnchanged(part, Map.of())).isFalse();
+    }
+    assertThat(digest.isUnchanged(Part.DRIVE, old)).isFalse();
+    assertThat(changed.isUnchanged(Part.PROGRAM, digest.asBasis())).isTrue();
+    assertThat(changed.isUnchanged(Part.PRESETS, digest.asBasis())).isFalse();
   }
 
   private static Project withoutPurge(Project project) {
