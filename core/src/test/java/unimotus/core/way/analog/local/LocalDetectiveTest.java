@@ -1,4 +1,4 @@
-package unimotus.core.way.local;
+package unimotus.core.way.analog.local;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,4 +1,4 @@
-package unimotus.core.way.local;
+package unimotus.core.way.analog.local;
 
 import java.util.Optional;
 import unimotus.core.machine.AxisAssembly;

@@ -1,4 +1,4 @@
-package unimotus.core.way.local;
+package unimotus.core.way.analog.local;
 
 import org.jspecify.annotations.Nullable;
 import unimotus.core.analog.SignalRange;
