@@ -84,7 +84,7 @@ final class DriveLogic {
       renewed = restartsAtPowerUp;
     }
     if (!fed || !permitted) {
-      lose(fed, permitted);
+      lose(fed);
     } else {
       renewed |= fedBefore && !permittedBefore && restartsAfterPermission;
       command = wanted(on, now);
@@ -98,7 +98,7 @@ final class DriveLogic {
     return on.isEmpty() ? EnumSet.noneOf(Meaning.class) : EnumSet.copyOf(on);
   }
 
-  private void lose(boolean fed, boolean permitted) {
+  private void lose(boolean fed) {
     if (command != 0) {
       note(
           fed
@@ -106,7 +106,7 @@ final class DriveLogic {
               : threeWire ? "power lost: the latched start is gone" : "power lost while running");
     }
     command = 0;
-    asked = permitted ? asked : 0;
+    asked = 0;
     startDue = Double.POSITIVE_INFINITY;
     renewed = false;
   }
@@ -138,7 +138,8 @@ final class DriveLogic {
     }
     int run = forward == reverse ? 0 : forward ? direction(on) : -1;
     boolean isNew = !before.contains(Meaning.RUN_FORWARD) && !before.contains(Meaning.RUN_REVERSE);
-    renewed |= run == 0 || isNew;
+    // Both on together stop the drive; letting one go is no new command after a loss.
+    renewed |= !forward && !reverse || isNew;
     if (run != 0 && !renewed) {
       note("run is still on: the drive waits for a new command");
     }

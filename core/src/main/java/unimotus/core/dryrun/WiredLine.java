@@ -11,6 +11,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
@@ -196,7 +197,9 @@ final class WiredLine implements SeenInputs {
 
   /** Inputs that stand between off and on: they may read either way. */
   List<TerminalRef> undefined() {
-    return functions.keySet().stream().filter(i -> level(i) == Level.UNDEFINED).toList();
+    return Stream.concat(functions.keySet().stream(), safeTorqueOff().stream())
+        .filter(i -> level(i) == Level.UNDEFINED)
+        .toList();
   }
 
   private List<TerminalRef> safeTorqueOff() {

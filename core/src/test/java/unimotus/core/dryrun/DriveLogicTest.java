@@ -111,13 +111,12 @@ class DriveLogicTest {
         return 0;
       }
       boolean none = !has(looks.get(begin), "F") && !has(looks.get(begin), "R");
-      boolean both = has(looks.get(begin), "FR");
       boolean fresh =
           begin > 0
               && has(looks.get(begin - 1), "M")
               && !has(looks.get(begin - 1), "F")
               && !has(looks.get(begin - 1), "R");
-      if (none || both || fresh) {
+      if (none || fresh) {
         return forward ? 1 : -1;
       }
     }
@@ -218,6 +217,23 @@ class DriveLogicTest {
     assertThat(steered.command()).isEqualTo(1);
     steered.see(EnumSet.of(Meaning.STOP, Meaning.DIRECTION), true, true, 2);
     assertThat(steered.command()).isEqualTo(-1);
+  }
+
+  /** Power alone lost, the permission held: what a network asked for before counts no more. */
+  @Test
+  void aNetworksCommandIsGoneWithThePower() {
+    AxisAssembly axis = Lines.axis(Lines.bare("controller-modular", "pump-drive-5k5"));
+    Drive drive = set(axis, axis.drive(), SettingRole.COMMAND_SOURCE, "fieldbus");
+    DriveLogic logic =
+        new DriveLogic(
+            new EffectiveSettings(drive, axis.driveSheet()), EnumSet.noneOf(Meaning.class));
+    logic.see(Set.of(), true, true, 0);
+    logic.ask(1);
+    logic.see(Set.of(), true, true, 1);
+    assertThat(logic.command()).isEqualTo(1);
+    logic.see(Set.of(), true, false, 2);
+    logic.see(Set.of(), true, true, 3);
+    assertThat(logic.command()).isZero();
   }
 
   @Test
