@@ -41,6 +41,7 @@ module unimotus.core {
   exports unimotus.core.safety;
   exports unimotus.core.way;
   exports unimotus.core.dryrun;
+  exports unimotus.core.value;
 
   uses unimotus.core.way.WayOfCommand;
 }

@@ -1,5 +1,9 @@
 package unimotus.benchmarks;
 
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.fieldbus.RegisterPlace;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -11,9 +15,9 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.profile.DriveProfiles;
-import unimotus.core.sheet.Plate;
-import unimotus.devices.drive.DriveRegisters;
-import unimotus.devices.drive.DriveUnit;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.DriveUnit;
 import unimotus.devices.modbus.RegisterBank;
 import unimotus.devices.modbus.TcpStandIn;
 import unimotus.devices.modbus.Unit;
@@ -45,7 +49,7 @@ public final class BusServer {
   }
 
   private static DriveUnit drive(RegisterMap map) {
-    Plate plate = new Plate(750, 400, 2.05, 50, 930, 0.72, 1, 0.0025);
+    InductionPlate plate = new InductionPlate(750, 400, 2.05, 50, 930, 0.72, 1, 0.0025);
     ShaftLoad load = new ShaftLoad(0.005, 1, 0, 0);
     BenchSetup setup =
         new BenchSetup(h -> Math.min(h, 50), 50, 50, 2, 2, true, false, plate, 15, load);
@@ -59,19 +63,7 @@ public final class BusServer {
       RegisterEntry e = register.entry();
       int address = entries.isEmpty() ? 0 : entries.get(entries.size() - 1).end();
       entries.add(
-          new RegisterEntry(
-              e.name(),
-              RegisterTable.HOLDING_REGISTER,
-              address,
-              e.type(),
-              e.order(),
-              e.scale(),
-              e.offset(),
-              e.unit(),
-              e.minimum(),
-              e.maximum(),
-              e.access(),
-              e.group()));
+          new RegisterEntry(DriveValue.named(e.name(), e.type(), new Scaling(e.scale(), e.offset(), e.unit()), new Limits(e.minimum(), e.maximum()), e.access()), new RegisterPlace(RegisterTable.HOLDING_REGISTER, address, e.order(), e.group())));
     }
     return new RegisterMap(entries);
   }

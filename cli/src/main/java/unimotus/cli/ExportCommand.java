@@ -111,14 +111,17 @@ final class ExportCommand implements Callable<Integer> {
   }
 
   private int controller(ProjectInput.Line line) throws IOException {
-    AxisAssembly assembly = complete(line).assembly();
+    ProjectInput.Complete complete = complete(line);
+    AxisAssembly assembly = complete.assembly();
     RegisterMap map = assembly.record().fieldbus().map();
     int drives =
         (int)
             line.project().records().stream()
                 .filter(r -> !r.fieldbus().registers().isEmpty())
                 .count();
-    FunctionBlock block = ControllerCode.block(assembly, ControllerCode.usualWatch(map, drives));
+    FunctionBlock block =
+        ControllerCode.block(
+            assembly, complete.review().path(), ControllerCode.usualWatch(map, drives));
     ControllerCode.write(out, assembly, block, Clock.systemUTC());
     tell("statements", block.body().size());
     return 0;

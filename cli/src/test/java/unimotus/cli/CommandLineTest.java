@@ -20,9 +20,10 @@ import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
+import unimotus.core.machine.Controller;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Project;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.registers.DriveRegisters;
 import unimotus.formats.capture.CaptureFile;
 import unimotus.formats.capture.Packet;
 import unimotus.formats.capture.TcpConversation;
@@ -89,7 +90,8 @@ class CommandLineTest {
   void aNewerFileIsReadWithAWord() throws IOException {
     String newer =
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 8", "\"version\": 9");
+            .replace(
+                "\"version\": " + ProjectFile.VERSION, "\"version\": " + (ProjectFile.VERSION + 1));
     assertThat(run("check", file("newer.unimotus.json", newer).toString())).isEqualTo(1);
     assertThat(err.toString()).contains("newer version");
   }
@@ -419,8 +421,22 @@ class CommandLineTest {
         .isZero();
     assertThat(Files.readString(list)).contains("control word,holding register,0,bits 16");
     kind[1] = "demo";
+    assertThat(run(with(kind, out.toString()))).as("over its wires").isZero();
+    assertThat(Files.readString(out)).contains("Rinse_drum_ReferenceRaw AT %QW64 : INT;");
+    kind[1] = withoutAddresses().toString();
     assertThat(run(with(kind, out.toString()))).isEqualTo(2);
-    assertThat(err.toString()).contains("no register of Rinse drum has the role 'control word'");
+    assertThat(err.toString()).contains("of Line controller has no address");
+  }
+
+  private Path withoutAddresses() throws IOException {
+    Project demo = Demo.project();
+    Controller known = demo.controllers().get(0);
+    Path file = folder.resolve("bare.unimotus.json");
+    Files.write(
+        file,
+        ProjectFile.write(
+            demo.with(new Controller(known.id(), known.name(), known.sheet(), known.selectors()))));
+    return file;
   }
 
   private static String[] with(String[] some, String last) {

@@ -47,6 +47,10 @@ class OlderFilesTest {
         lines.add("%d\thindered\t%s\t%s".formatted(version, id, hindrance.asText()));
       }
       for (JsonNode p : axis.get("predictions")) {
+        if (p.get("key").asText().startsWith("output.")) {
+          // What analog outputs show was not told before.
+          continue;
+        }
         String unit = p.get("unit").isNull() ? "" : p.get("unit").asText();
         lines.add(
             "%d\tpredicted\t%s\t%s\t%s\t%s"
@@ -74,7 +78,7 @@ class OlderFilesTest {
   }
 
   @ParameterizedTest
-  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7})
+  @ValueSource(ints = {1, 2, 3, 4, 5, 6, 7, 8})
   void aFileOfAnOlderVersionMeansTheSame(int version) throws IOException {
     List<String> before = before(version);
     List<String> now = now(version);

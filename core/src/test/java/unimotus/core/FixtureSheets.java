@@ -12,12 +12,15 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.AddressCounting;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveRatings;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.Menu;
+import unimotus.core.sheet.MotorKind;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.PowerData;
@@ -105,7 +108,12 @@ public final class FixtureSheets {
           switch (head[0]) {
             case "controller" ->
                 new ControllerSheet(
-                    head[1], head[2], terminals, selectors, Integer.parseInt(head[3]));
+                    head[1],
+                    head[2],
+                    terminals,
+                    selectors,
+                    Integer.parseInt(head[3]),
+                    head.length > 4 ? AddressCounting.valueOf(head[4]) : null);
             case "part" -> new PartSheet(head[1], head[2], terminals, selectors, options(head[3]));
             default -> drive();
           });
@@ -125,6 +133,7 @@ public final class FixtureSheets {
     return new DriveSheet(
         head[1],
         head[2],
+        new DriveKind.Frequency(List.of(MotorKind.INDUCTION)),
         terminals,
         selectors,
         Integer.parseInt(head[3]),

@@ -5,8 +5,8 @@ import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
@@ -26,12 +26,14 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveIdentity;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveRatings;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.EntryProcedure;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorKind;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingDefinition;
@@ -42,6 +44,11 @@ import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.StatusText;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 
 /**
  * A sound axis to start from: a 4–20 mA conveyor that every rule is content with. Tests change the
@@ -49,7 +56,8 @@ import unimotus.core.sheet.TerminalRole;
  */
 public final class Fixtures {
   /** A four-pole 4 kW motor whose plate hangs together. */
-  public static final Plate PLATE = new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1.0, 0.0135);
+  public static final InductionPlate PLATE =
+      new InductionPlate(4000, 400, 8.05, 50, 1456, 0.81, 1.0, 0.0135);
 
   private static final List<String> RANGES =
       List.of("0-10 V", "±10 V", "2-10 V", "0-5 V", "0-20 mA", "4-20 mA");
@@ -141,6 +149,7 @@ public final class Fixtures {
     return new DriveSheet(
         "test-drive",
         "Test drive",
+        new DriveKind.Frequency(List.of(MotorKind.INDUCTION)),
         List.of(
             terminal("P24", TerminalRole.SUPPLY_24V, "DCM"),
             terminal("DCM", TerminalRole.INPUT_COMMON, null),
@@ -178,20 +187,11 @@ public final class Fixtures {
 
   /** A holding register that may be read and written, of any value. */
   public static RegisterEntry register(
-      String name, int address, RegisterType type, double scale, String unit) {
+      String name, int address, ValueType type, double scale, String unit) {
     return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        type,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        -1e9,
-        1e9,
-        RegisterEntry.Access.READ_WRITE,
-        "");
+        DriveValue.named(
+            name, type, Scaling.of(scale, unit), new Limits(-1e9, 1e9), Access.READ_WRITE),
+        RegisterPlace.of(RegisterTable.HOLDING_REGISTER, address));
   }
 
   /** The usual drive with these settings alone, and with rules about them. */
@@ -200,6 +200,7 @@ public final class Fixtures {
     return new DriveSheet(
         usual.id(),
         usual.name(),
+        usual.driveKind(),
         usual.terminals(),
         usual.selectors(),
         usual.converterBits(),
@@ -225,6 +226,7 @@ public final class Fixtures {
     return new DriveSheet(
         usual.id(),
         usual.name(),
+        usual.driveKind(),
         usual.terminals(),
         usual.selectors(),
         usual.converterBits(),
@@ -341,20 +343,15 @@ public final class Fixtures {
   }
 
   /** A reference in holding register 1, in steps of {@code scale}. */
-  public static RegisterEntry reference(RegisterType type, double scale, String unit, double most) {
+  public static RegisterEntry reference(ValueType type, double scale, String unit, double most) {
     return new RegisterEntry(
-        "Frequency reference",
-        RegisterTable.HOLDING_REGISTER,
-        1,
-        type,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        0,
-        most,
-        RegisterEntry.Access.READ_WRITE,
-        "command");
+        DriveValue.named(
+            "Frequency reference",
+            type,
+            Scaling.of(scale, unit),
+            new Limits(0, most),
+            Access.READ_WRITE),
+        new RegisterPlace(RegisterTable.HOLDING_REGISTER, 1, WordOrder.ABCD, "command"));
   }
 
   /** The belt without analog channels: its reference goes into a register. */
@@ -397,7 +394,7 @@ public final class Fixtures {
     return project.withWires(project.wires().stream().filter(w -> !w.id().equals(wireId)).toList());
   }
 
-  public static Project withPlate(Project project, Plate plate) {
+  public static Project withPlate(Project project, InductionPlate plate) {
     return project.with(project.motors().get(0).withPlate(plate));
   }
 

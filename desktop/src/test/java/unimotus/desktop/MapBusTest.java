@@ -9,14 +9,14 @@ import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
-import unimotus.core.fieldbus.RegisterRole;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Reading;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.ManualWords.ControlMeaning;
 import unimotus.core.profile.ManualWords.StatusMeaning;
 import unimotus.core.proof.Verdict;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 import unimotus.desktop.map.BusFields;
 import unimotus.workbench.WorkStep;
 
@@ -227,8 +227,7 @@ class MapBusTest extends WindowTest {
     assertThat(shows("the map has it at 2, the known values stand at 1")).isTrue();
     int row = BusFields.rowOf(this, "30002  unsigned 16 × 0.01");
     press("#known-use-" + row);
-    assertThat(link().map().entry(RegisterRole.OUTPUT_FREQUENCY).orElseThrow().address())
-        .isEqualTo(1);
+    assertThat(link().map().entry(ValueRole.OUTPUT_FREQUENCY).orElseThrow().address()).isEqualTo(1);
     press("#map-live");
     press("#live-leave");
   }
@@ -268,12 +267,12 @@ class MapBusTest extends WindowTest {
     type("#register-name", "status word");
     choose("#register-table", unimotus.core.fieldbus.RegisterTable.INPUT_REGISTER);
     type("#register-address-from-0", "99");
-    choose("#register-type", RegisterType.BITS_16);
-    choose("#register-role", RegisterRole.STATUS_WORD);
+    choose("#register-type", ValueType.BITS_16);
+    choose("#register-role", ValueRole.STATUS_WORD);
     type("#register-address-from-0", "70000");
     assertThat(message(this)).contains("'70000'").contains("65536");
     assertThat(shows("30100")).isTrue();
-    assertThat(link().map().entry(RegisterRole.STATUS_WORD).orElseThrow().address()).isEqualTo(99);
+    assertThat(link().map().entry(ValueRole.STATUS_WORD).orElseThrow().address()).isEqualTo(99);
     press("#map-add");
     type("#register-name", "status word");
     assertThat(message(this)).contains("there is a register 'status word' already");
@@ -326,10 +325,28 @@ class MapBusTest extends WindowTest {
     assertThat(message(this)).contains("two.pcap").contains("neither as pcap nor as pcapng");
   }
 
+  /** A wired axis: its channels have addresses, and a wrong one is told and nothing written. */
+  @Test
+  void theBlockOfAWiredAxisStandsAtItsAddresses() throws Exception {
+    press("#map-controller");
+    TextInputControl text = lookup("#controller-text").query();
+    assertThat(text.getText()).contains("Rinse_drum_ReferenceRaw AT %QW64 : INT;");
+    enter(this, "#address-AO0", "%QX9.1");
+    assertThat(shows("AO0 at %QX9.1: analog output takes %QW and a number.")).isTrue();
+    assertThat(text.getText()).isEmpty();
+    enter(this, "#address-AO0", "QW64");
+    assertThat(message(this)).contains("'QW64' is no address");
+    enter(this, "#address-AO0", "");
+    assertThat(shows("AO0 of Line controller has no address.")).isTrue();
+    enter(this, "#address-AO0", "%QW70");
+    assertThat(text.getText()).contains("Rinse_drum_ReferenceRaw AT %QW70 : INT;");
+    answers.file = folder.resolve("drum.st");
+    press("#controller-write");
+    assertThat(Files.readString(answers.file)).contains("AT %QW70");
+  }
+
   @Test
   void theControllersSideIsWritten() throws Exception {
-    press("#map-controller");
-    assertThat(shows("no register of Rinse drum has the role 'control word'")).isTrue();
     press("#map-registers");
     press("#map-stand-in");
     press("#map-controller");

@@ -13,12 +13,16 @@ import javafx.scene.input.MouseButton;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
-import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
+import unimotus.devices.registers.DriveRegisters;
 import unimotus.workbench.SetUpEdits;
 import unimotus.workbench.WorkStep;
 
@@ -267,18 +271,13 @@ class MapStationTest extends WindowTest {
 
   private static RegisterEntry register(String name, int address, double scale, String unit) {
     return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        RegisterType.UNSIGNED_16,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        0,
-        65_535,
-        RegisterEntry.Access.READ_WRITE,
-        "");
+        DriveValue.named(
+            name,
+            ValueType.UNSIGNED_16,
+            Scaling.of(scale, unit),
+            new Limits(0, 65_535),
+            Access.READ_WRITE),
+        RegisterPlace.of(RegisterTable.HOLDING_REGISTER, address));
   }
 
   /** What registers carry is read and kept as online; the rest is said, here and beside it. */

@@ -68,7 +68,7 @@ class SetUpStationTest extends WindowTest {
     type("#plate-line", "3 kW 230/400 V 10.9/6.3 A 50 Hz 1450 rpm cos 0.82");
     assertThat(shows("400 V Y, 50 Hz, 6.3 A")).isTrue();
     press("#plate-column-2");
-    assertThat(drum().motor().plate().currentAmperes()).isEqualTo(6.3);
+    assertThat(drum().inductionPlate().currentAmperes()).isEqualTo(6.3);
     assertThat(finds(Rule.OVERLOAD_SETTING)).isTrue();
 
     interact(() -> desk.step().set(WorkStep.SET_UP));
@@ -248,7 +248,7 @@ class SetUpStationTest extends WindowTest {
     assertThat(finds(Rule.POWER_SIDE)).isTrue();
     type("#feed-mains", "0");
     assertThat(message(this)).contains("0 to 1000 V");
-    assertThat(drum().record().feed().mainsVolts()).isEqualTo(230);
+    assertThat(drum().feed().mainsVolts()).isEqualTo(230);
   }
 
   /** Two thousand lines come in as they are, with every line that cannot be placed reported. */

@@ -114,7 +114,9 @@ class ShellTest extends WindowTest {
     Files.writeString(
         answers.file,
         new String(Demo.bytes(), StandardCharsets.UTF_8)
-            .replace("\"version\": 8", "\"version\": 9"));
+            .replace(
+                "\"version\": " + ProjectFile.VERSION,
+                "\"version\": " + (ProjectFile.VERSION + 1)));
     push(KeyCode.CONTROL, KeyCode.O);
     settle();
     assertThat(text(this, "#saved-state")).isEqualTo("reading only");

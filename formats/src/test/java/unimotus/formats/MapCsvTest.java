@@ -13,10 +13,15 @@ import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 import unimotus.formats.fieldbus.MapCsv;
 import unimotus.formats.json.FileFault;
 
@@ -40,14 +45,14 @@ class MapCsvTest {
     assertThat(read.problems()).isEmpty();
     RegisterEntry control = read.map().entries().get(0);
     assertThat(control.address()).isZero();
-    assertThat(control.access()).isEqualTo(RegisterEntry.Access.READ_WRITE);
+    assertThat(control.access()).isEqualTo(Access.READ_WRITE);
     RegisterEntry energy = read.map().entries().get(1);
     assertThat(energy.address()).isEqualTo(9);
-    assertThat(energy.type()).isEqualTo(RegisterType.FLOAT_32);
+    assertThat(energy.type()).isEqualTo(ValueType.FLOAT_32);
     assertThat(energy.order()).isEqualTo(WordOrder.CDAB);
     RegisterEntry door = read.map().entries().get(2);
     assertThat(door.table()).isEqualTo(RegisterTable.DISCRETE_INPUT);
-    assertThat(door.type()).isEqualTo(RegisterType.BIT);
+    assertThat(door.type()).isEqualTo(ValueType.BIT);
     assertThat(door.address()).isEqualTo(2);
   }
 
@@ -95,27 +100,26 @@ class MapCsvTest {
     int[] addresses = {0, 1, 9999, 10000, 10001, 30001, 40001, 40002, 49999, 65500};
     List<RegisterEntry> entries = new ArrayList<>();
     for (RegisterTable table : RegisterTable.values()) {
-      for (RegisterType type : RegisterType.values()) {
-        if (table.isBits() != (type == RegisterType.BIT)) {
+      for (ValueType type : ValueType.values()) {
+        if (table.isBits() != (type == ValueType.BIT)) {
           continue;
         }
         for (int i = 0; i < addresses.length; i++) {
-          RegisterRole role = RegisterRole.values()[i % RegisterRole.values().length];
+          ValueRole role = ValueRole.values()[i % ValueRole.values().length];
           entries.add(
               new RegisterEntry(
-                  "%s %s %d".formatted(table, type, i),
-                  table,
-                  addresses[i],
-                  type,
-                  WordOrder.values()[i % WordOrder.values().length],
-                  i % 2 == 0 ? 0.1 : -2.5e-3,
-                  i % 3 - 1,
-                  i % 2 == 0 ? "Hz" : "",
-                  -1e9,
-                  1e9,
-                  RegisterEntry.Access.values()[i % RegisterEntry.Access.values().length],
-                  i % 2 == 0 ? "group, with comma" : "",
-                  role));
+                  new DriveValue(
+                      "%s %s %d".formatted(table, type, i),
+                      role,
+                      type,
+                      new Scaling(i % 2 == 0 ? 0.1 : -2.5e-3, i % 3 - 1, i % 2 == 0 ? "Hz" : ""),
+                      new Limits(-1e9, 1e9),
+                      Access.values()[i % Access.values().length]),
+                  new RegisterPlace(
+                      table,
+                      addresses[i],
+                      WordOrder.values()[i % WordOrder.values().length],
+                      i % 2 == 0 ? "group, with comma" : "")));
         }
       }
     }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
@@ -20,13 +21,15 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.WireMake;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.value.ValueRole;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
 import unimotus.formats.project.ProjectFile;
@@ -230,7 +233,9 @@ class ProjectFileTest {
   @ParameterizedTest
   @CsvSource({"0", "-1", "1.5", "\"1\"", "null"})
   void aVersionMustBeAWholeNumberFromOne(String version) {
-    assertThat(fault(SAMPLE.replace("\"version\": 8", "\"version\": " + version)).getMessage())
+    assertThat(
+            fault(SAMPLE.replace("\"version\": " + ProjectFile.VERSION, "\"version\": " + version))
+                .getMessage())
         .contains("version");
   }
 
@@ -247,7 +252,7 @@ class ProjectFileTest {
     assertThat(loaded.project().wires())
         .allSatisfy(w -> assertThat(w.make()).isEqualTo(WireMake.PLAIN));
     assertThat(new String(ProjectFile.write(loaded.project()), StandardCharsets.UTF_8))
-        .contains("\"version\": 8");
+        .contains("\"version\": " + ProjectFile.VERSION);
   }
 
   @Test
@@ -287,7 +292,7 @@ class ProjectFileTest {
     assertThat(fault(bit).getMessage()).contains("words/control/0/bit").contains("15");
     String role = SAMPLE.replace("\"role\": \"reference\"", "\"role\": \"speed\"");
     assertThat(role).isNotEqualTo(SAMPLE);
-    assertThat(fault(role).getMessage()).contains("registers/0/role");
+    assertThat(fault(role).getMessage()).contains("registers/0/value/role");
   }
 
   @Test
@@ -301,7 +306,7 @@ class ProjectFileTest {
     FieldbusLink link = loaded.project().record("drive").fieldbus();
     assertThat(link.wordProfile()).isEqualTo(DriveProfiles.CIA_402_VELOCITY);
     assertThat(link.unit()).isEqualTo(1);
-    assertThat(link.map().entry(RegisterRole.REFERENCE).orElseThrow().address()).isEqualTo(1);
+    assertThat(link.map().entry(ValueRole.REFERENCE).orElseThrow().address()).isEqualTo(1);
   }
 
   /** A guard lock of version 5 had no approach; what it was used for stays. */
@@ -343,11 +348,42 @@ class ProjectFileTest {
     assertThat(loaded.project().axes()).allMatch(a -> a.reference().local() == null);
   }
 
+  /** Version 8 kept value and place of a register in one; ten registers of the belt's drive. */
+  @Test
+  void theRegistersOfAFileOfTheEighthVersionStandWhereTheyStood() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-8.unimotus.json")
+            .readAllBytes();
+    ProjectFile.Loaded loaded = ProjectFile.read("version-8", bytes);
+    RegisterMap map = loaded.project().record("belt-drive").fieldbus().map();
+    assertThat(map.doubts()).isEmpty();
+    RegisterEntry reference = map.entry(ValueRole.REFERENCE).orElseThrow();
+    JsonNode before = register(bytes, reference.name());
+    assertThat(reference.address()).isEqualTo(before.get("address").asInt());
+    assertThat(reference.scale()).isEqualTo(before.get("scale").asDouble());
+    assertThat(reference.unit()).isEqualTo(before.get("unit").asText());
+    assertThat(reference.maximum()).isEqualTo(before.get("maximum").asDouble());
+    assertThat(reference.group()).isEqualTo(before.get("group").asText());
+  }
+
+  private static JsonNode register(byte[] file, String name) throws IOException {
+    for (JsonNode record : new ObjectMapper().readTree(file).get("records")) {
+      for (JsonNode register : record.get("fieldbus").get("registers")) {
+        if (register.get("name").asText().equals(name)) {
+          return register;
+        }
+      }
+    }
+    throw new AssertionError(name);
+  }
+
   @Test
   void aNewerVersionOpensForReadingOnlyAndPassesOverWhatItDoesNotKnow() throws IOException {
     String newer =
         SAMPLE
-            .replace("\"version\": 8", "\"version\": 9")
+            .replace(
+                "\"version\": " + ProjectFile.VERSION, "\"version\": " + (ProjectFile.VERSION + 1))
             .replaceFirst("\"note\": \"note\"", "\"note\": \"note\", \"novelty\": {\"x\": 1}");
     ProjectFile.Loaded loaded = ProjectFile.read("x", newer.getBytes(StandardCharsets.UTF_8));
     assertThat(loaded.readOnly()).isTrue();
@@ -357,8 +393,14 @@ class ProjectFileTest {
   @Test
   void aNewerVersionThatCannotBeReadSaysSo() {
     String newer =
-        SAMPLE.replace("\"version\": 8", "\"version\": 9").replaceFirst("\"axes\"", "\"spindles\"");
-    assertThat(fault(newer).getMessage()).contains("version 9 is newer than this program's 8");
+        SAMPLE
+            .replace(
+                "\"version\": " + ProjectFile.VERSION, "\"version\": " + (ProjectFile.VERSION + 1))
+            .replaceFirst("\"axes\"", "\"spindles\"");
+    assertThat(fault(newer).getMessage())
+        .contains(
+            "version %d is newer than this program's %d"
+                .formatted(ProjectFile.VERSION + 1, ProjectFile.VERSION));
   }
 
   @Test

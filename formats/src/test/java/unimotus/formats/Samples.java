@@ -3,9 +3,8 @@ package unimotus.formats;
 import java.util.List;
 import java.util.Map;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
@@ -48,9 +47,15 @@ import unimotus.core.profile.ManualWords.ControlBit;
 import unimotus.core.profile.ManualWords.ControlMeaning;
 import unimotus.core.profile.ManualWords.StatusBit;
 import unimotus.core.profile.ManualWords.StatusMeaning;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.Meaning;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /** A project with something of everything. */
 final class Samples {
@@ -77,7 +82,9 @@ final class Samples {
                     "C40",
                     new SettingValue.Choice("terminals")))),
         List.of(new Part("k1", "Enable relay", "relay-two-changeover", Map.of())),
-        List.of(new Motor("motor", "Motor", new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.0135))),
+        List.of(
+            new Motor(
+                "motor", "Motor", new InductionPlate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.0135))),
         List.of(
             new Axis(
                 "a",
@@ -207,19 +214,15 @@ final class Samples {
                         List.of(new StatusBit(2, StatusMeaning.RUNNING, ""))),
                     List.of(
                         new RegisterEntry(
-                            "reference",
-                            RegisterTable.HOLDING_REGISTER,
-                            1,
-                            RegisterType.SIGNED_16,
-                            WordOrder.CDAB,
-                            0.01,
-                            0,
-                            "Hz",
-                            -50,
-                            50,
-                            RegisterEntry.Access.READ_WRITE,
-                            "command",
-                            RegisterRole.REFERENCE))))),
+                            new DriveValue(
+                                "reference",
+                                ValueRole.REFERENCE,
+                                ValueType.SIGNED_16,
+                                Scaling.of(0.01, "Hz"),
+                                new Limits(-50, 50),
+                                Access.READ_WRITE),
+                            new RegisterPlace(
+                                RegisterTable.HOLDING_REGISTER, 1, WordOrder.CDAB, "command")))))),
         List.of(
             new SafetyNote(
                 "a",

@@ -11,16 +11,21 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.sheet.StepperPlate;
 import unimotus.core.sheet.TerminalRole;
+import unimotus.core.value.DriveValue;
 import unimotus.formats.json.Json;
 import unimotus.formats.json.Schema;
 
@@ -58,7 +63,18 @@ class SchemaTest {
         .isEqualTo(components(Drive.class));
     assertThat(properties(project.at("/properties/readings/items")))
         .isEqualTo(components(Reading.class));
-    assertThat(properties(project.at("/$defs/plate"))).isEqualTo(components(Plate.class));
+    assertThat(properties(project.at("/$defs/inductionPlate")))
+        .isEqualTo(components(InductionPlate.class));
+    assertThat(properties(project.at("/$defs/servoPlate"))).isEqualTo(components(ServoPlate.class));
+    assertThat(properties(project.at("/$defs/stepperPlate")))
+        .isEqualTo(components(StepperPlate.class));
+    JsonNode register =
+        project.at(
+            "/properties/records/items/properties/fieldbus/properties/registers/items/properties");
+    assertThat(properties(register.get("value"))).isEqualTo(components(DriveValue.class));
+    assertThat(properties(register.get("place"))).isEqualTo(components(RegisterPlace.class));
+    assertThat(properties(project.at("/properties/controllers/items")))
+        .isEqualTo(components(Controller.class));
   }
 
   @Test

@@ -14,7 +14,7 @@ import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
 import unimotus.core.bench.Trace;
 import unimotus.core.motion.ShaftLoad;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.formats.trace.TraceCsv;
 
 class TraceCsvTest {
@@ -30,7 +30,7 @@ class TraceCsvTest {
             1,
             true,
             false,
-            new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.0135),
+            new InductionPlate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.0135),
             60,
             new ShaftLoad(0.02, 1, 0, 0));
     Trace trace = Bench.run(setup, Scenario.runAndStop(50, 2, 4));

@@ -18,14 +18,15 @@ import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reference;
+import unimotus.core.motor.FieldFigures;
 import unimotus.core.settings.DerivedSettings;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Option;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
@@ -57,6 +58,11 @@ public record AxisDraft(
   /** Steps of machine speed worth having, as share of full speed (common practice). */
   private static final double WANTED_STEP_SHARE = 0.002;
 
+  /**
+   * A motor without a frequency has a reference without one; it has to be a number all the same.
+   */
+  private static final double STEPPED_HERTZ = 50;
+
   /** The edit that adds the axis, its devices, its channel and the settings that follow. */
   public Edit edit(SheetCatalogue sheets) {
     return new Edit("add axis " + name, p -> addTo(p, sheets));
@@ -71,12 +77,16 @@ public record AxisDraft(
     ControllerSheet controllerKind = sheet(sheets, ControllerSheet.class, controllerSheet);
     DriveSheet driveKind = sheet(sheets, DriveSheet.class, driveSheet);
     MotorSheet motorKind = sheet(sheets, MotorSheet.class, motorSheet);
-    if (motorKind.servo() != null) {
+    if (!driveKind.driveKind().runs(motorKind.plate().kind())) {
       throw new IllegalArgumentException(
-          "%s is a servo motor; %s runs induction motors"
-              .formatted(motorKind.name(), driveKind.name()));
+          "%s is a %s, %s runs %s"
+              .formatted(
+                  motorKind.name(),
+                  motorKind.plate().kind().label(),
+                  driveKind.name(),
+                  driveKind.driveKind().motors()));
     }
-    Plate plate = motorKind.plate();
+    MotorPlate plate = motorKind.plate();
     List<String> devices = new ArrayList<>();
     project.controllers().forEach(c -> devices.add(c.id()));
     project.drives().forEach(d -> devices.add(d.id()));
@@ -117,7 +127,7 @@ public record AxisDraft(
             .map(s -> controller.selectors().getOrDefault(s.id(), s.initial()))
             .map(Integer::parseInt)
             .orElse(27648);
-    double top = motor.plate().frequencyHertz();
+    double top = FieldFigures.of(motor.plate()).map(FieldFigures::ratedHertz).orElse(STEPPED_HERTZ);
     return new Axis(
         axisId(project),
         name,

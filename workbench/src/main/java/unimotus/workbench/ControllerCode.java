@@ -9,13 +9,16 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.SerialLine;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.path.SignalPath;
 import unimotus.core.program.FunctionBlock;
 import unimotus.core.program.LinkProgram;
+import unimotus.core.program.WiredProgram;
 import unimotus.formats.file.AtomicFile;
 import unimotus.formats.plcopen.PlcopenXml;
 import unimotus.formats.plcopen.VariableCsv;
@@ -30,14 +33,28 @@ public final class ControllerCode {
   private ControllerCode() {}
 
   /**
-   * The function block of an axis from its registers and words.
+   * The function block of an axis: over its registers where they are entered, over its wires where
+   * not.
    *
+   * @param path its signal path; null where it has none
    * @param watch what the bus leaves for the time-out
-   * @throws IllegalArgumentException where a register it needs is missing
+   * @throws IllegalArgumentException where something it needs is missing
    */
-  public static FunctionBlock block(AxisAssembly axis, LinkWatch watch) {
+  public static FunctionBlock block(AxisAssembly axis, @Nullable SignalPath path, LinkWatch watch) {
+    if (isWired(axis)) {
+      if (path == null) {
+        throw new IllegalArgumentException(
+            axis.axis().name() + " has no signal path, and so nothing to scale by");
+      }
+      return WiredProgram.block(axis, path);
+    }
     return LinkProgram.block(
         axis, axis.record().fieldbus().map(), axis.record().fieldbus().wordProfile(), watch);
+  }
+
+  /** Whether an axis is commanded over wires: no register of its drive is known. */
+  public static boolean isWired(AxisAssembly axis) {
+    return axis.record().fieldbus().registers().isEmpty();
   }
 
   /**

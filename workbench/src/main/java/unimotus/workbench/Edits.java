@@ -11,6 +11,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Ids;
+import unimotus.core.machine.IoAddress;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Mechanics;
@@ -22,9 +23,8 @@ import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.settings.DerivedSettings;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.MotorSheet;
-import unimotus.core.sheet.Plate;
-import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 
@@ -89,9 +89,20 @@ public final class Edits {
           Axis axis = axis(p, axisId);
           String name = axis.name() + " motor";
           List<String> taken = p.motors().stream().map(Motor::id).toList();
-          Motor motor = new Motor(Ids.from(name, taken), name, sheet.plate(), sheet.servo());
+          Motor motor = new Motor(Ids.from(name, taken), name, sheet.plate());
           return p.with(motor).with(axis.withDevices(axis.controller(), axis.drive(), motor.id()));
         });
+  }
+
+  /** Gives a channel of a controller its address; null takes it away. */
+  public static Edit address(String controllerId, String terminal, @Nullable IoAddress address) {
+    return new Edit(
+        "set address of " + terminal,
+        p ->
+            p.with(
+                p.controller(controllerId)
+                    .orElseThrow(() -> gone("controller", controllerId))
+                    .withAddress(terminal, address)));
   }
 
   private static List<String> deviceIds(Project project) {
@@ -142,7 +153,7 @@ public final class Edits {
   }
 
   /** Sets a motor's plate. */
-  public static Edit plate(String motorId, String what, Plate plate) {
+  public static Edit plate(String motorId, String what, MotorPlate plate) {
     return new Edit("set " + what, p -> p.with(motor(p, motorId).withPlate(plate)));
   }
 
@@ -187,11 +198,6 @@ public final class Edits {
           }
           return p.with(drive);
         });
-  }
-
-  /** Sets the servo plate of a motor. */
-  public static Edit servo(String motorId, String what, ServoPlate servo) {
-    return new Edit("set " + what, p -> p.with(p.motor(motorId).orElseThrow().withServo(servo)));
   }
 
   /** Adds a reading. */

@@ -18,7 +18,7 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.formats.sheet.SheetLibrary;
 
 class PreferencesTest {
@@ -99,7 +99,7 @@ class PreferencesTest {
             4,
             true,
             false,
-            new Plate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.01),
+            new InductionPlate(4000, 400, 8.05, 50, 1456, 0.81, 1, 0.01),
             50,
             new ShaftLoad(0.1, 1, 0, 0));
     SignalPath path =

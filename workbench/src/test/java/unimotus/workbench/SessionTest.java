@@ -144,7 +144,9 @@ class SessionTest {
     Files.writeString(
         file,
         new String(Demo.bytes(), java.nio.charset.StandardCharsets.UTF_8)
-            .replace("\"version\": 8", "\"version\": 9"));
+            .replace(
+                "\"version\": " + ProjectFile.VERSION,
+                "\"version\": " + (ProjectFile.VERSION + 1)));
     session.open(file);
     assertThat(session.isReadOnly()).isTrue();
     assertThatThrownBy(() -> session.apply(Edits.renameLine("x")))

@@ -65,8 +65,8 @@ class MutantsTest {
           "/records/*/borrowings/*/why",
           "/records/*/tuning/by",
           "/records/*/plate",
-          "/records/*/fieldbus/registers/*/name",
-          "/records/*/fieldbus/registers/*/group",
+          "/records/*/fieldbus/registers/*/value/name",
+          "/records/*/fieldbus/registers/*/place/group",
           "/records/*/fieldbus/words",
           // What the pieces are called that the line counts.
           "/axes/*/mechanics/unitName",
@@ -79,7 +79,7 @@ class MutantsTest {
           // where the proof is.
           "/readings/*/basis",
           // A register the program does not reason with may be counted in anything.
-          "/records/*/fieldbus/registers/*/unit",
+          "/records/*/fieldbus/registers/*/value/scaling/unit",
           // What was read may be anything; the proof says that it answers no prediction.
           "/readings/*/prediction",
           "/readings/*/word");

@@ -7,8 +7,8 @@ import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorTorque;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.Option;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
 /**
@@ -33,7 +33,7 @@ public record BenchSetup(
     double decelerationSeconds,
     boolean rampStop,
     boolean slipCompensated,
-    Plate plate,
+    InductionPlate plate,
     double limitTorqueNewtonMetres,
     ShaftLoad load) {
   /** A ramp time of zero jumps within one tick. */
@@ -63,12 +63,12 @@ public record BenchSetup(
 
   private static double mostHertz(AxisAssembly axis) {
     return new EffectiveSettings(axis.drive(), axis.driveSheet())
-        .number(SettingRole.MAXIMUM_FREQUENCY, axis.motor().plate().frequencyHertz());
+        .number(SettingRole.MAXIMUM_FREQUENCY, axis.inductionPlate().frequencyHertz());
   }
 
   private static BenchSetup of(
       AxisAssembly axis, DoubleUnaryOperator referenceHertz, double maximumHertz) {
-    Plate plate = axis.motor().plate();
+    InductionPlate plate = axis.inductionPlate();
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     return new BenchSetup(
         referenceHertz,

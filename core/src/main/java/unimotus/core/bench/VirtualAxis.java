@@ -3,7 +3,7 @@ package unimotus.core.bench;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.MotorTorque;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 /**
  * The virtual drive with its shaft, advanced tick by tick.
@@ -28,7 +28,7 @@ final class VirtualAxis {
 
   VirtualAxis(BenchSetup setup, double dt) {
     this.setup = setup;
-    Plate plate = setup.plate();
+    InductionPlate plate = setup.plate();
     int poles = MotorFormulas.poles(plate);
     double ratedTorque = MotorFormulas.ratedTorqueNewtonMetres(plate);
     this.shaft =

@@ -202,12 +202,8 @@ final class Mends {
   }
 
   private static ControllerSheet tight(ControllerSheet sheet) {
-    return new ControllerSheet(
-        sheet.id(),
-        sheet.name(),
-        sheet.terminals().stream().map(t -> with(t, Figure.LEAKAGE_AMPERES, NEGLIGIBLE)).toList(),
-        sheet.selectors(),
-        sheet.converterBits());
+    return sheet.withTerminals(
+        sheet.terminals().stream().map(t -> with(t, Figure.LEAKAGE_AMPERES, NEGLIGIBLE)).toList());
   }
 
   private Mend strongSupply() {

@@ -61,6 +61,16 @@ public record ReadRequest(
     return requests;
   }
 
+  /**
+   * The request that reads entries of one table from the first to the last.
+   *
+   * @param entries by address; at least one
+   */
+  public static ReadRequest of(List<RegisterEntry> entries) {
+    int end = entries.stream().mapToInt(RegisterEntry::end).max().orElseThrow();
+    return of(entries.get(0).table(), entries, end);
+  }
+
   private static ReadRequest of(RegisterTable table, List<RegisterEntry> entries, int end) {
     int address = entries.get(0).address();
     return new ReadRequest(table, address, end - address, entries);

@@ -1,112 +1,119 @@
 package unimotus.core.fieldbus;
 
-import io.soabase.recordbuilder.core.RecordBuilder;
-import unimotus.core.quantity.QuantityFormat;
+import java.util.function.UnaryOperator;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.DriveValueBuilder;
+import unimotus.core.value.HeldValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.PlacedValue;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /**
- * One value of a register map. The value is raw · scale + offset.
+ * One value of a register map.
  *
- * @param name what it is
- * @param table the table it stands in
- * @param address where it begins, counted from 0 as on the wire
- * @param type what its words mean
- * @param order how they lie on the wire
- * @param scale value of one raw step; not 0
- * @param offset value at raw 0
- * @param unit unit of the value; empty for none
- * @param minimum least value that is meant
- * @param maximum greatest value that is meant
- * @param access whether it may be read and written
- * @param group what is read together
- * @param role what it is to the program
+ * @param value what it is
+ * @param place where it stands
  */
-@RecordBuilder
-public record RegisterEntry(
-    String name,
-    RegisterTable table,
-    int address,
-    RegisterType type,
-    WordOrder order,
-    double scale,
-    double offset,
-    String unit,
-    double minimum,
-    double maximum,
-    Access access,
-    String group,
-    RegisterRole role)
-    implements RegisterEntryBuilder.With {
-
-  /** Whether a value may be read and written. */
-  public enum Access {
-    READ("read"),
-    WRITE("write"),
-    READ_WRITE("read, write");
-
-    private final String label;
-
-    Access(String label) {
-      this.label = label;
-    }
-
-    /** The words shown. */
-    public String label() {
-      return label;
-    }
-
-    /** Whether it may be written. */
-    public boolean isWritable() {
-      return this != READ;
-    }
-
-    /** Whether it may be read. */
-    public boolean isReadable() {
-      return this != WRITE;
-    }
-  }
+public record RegisterEntry(DriveValue value, RegisterPlace place) implements PlacedValue {
 
   /** Checks what no device can have. */
   public RegisterEntry {
-    if (name.isBlank()) {
-      throw new IllegalArgumentException("a register needs a name");
-    }
-    if (address < 0 || address + type.words() > 0x10000) {
+    if (place.address() + value.type().words() > 0x10000) {
       throw new IllegalArgumentException(
           "%s: address %d with %d registers lies outside 0 to 65535"
-              .formatted(name, address, type.words()));
+              .formatted(value.name(), place.address(), value.type().words()));
     }
-    if (scale == 0 || !Double.isFinite(scale) || !Double.isFinite(offset)) {
-      throw new IllegalArgumentException("%s: the scale must not be %s".formatted(name, scale));
-    }
-    if (table.isBits() != (type == RegisterType.BIT)) {
+    if (place.table().isBits() != (value.type() == ValueType.BIT)) {
       throw new IllegalArgumentException(
-          "%s: a %s does not hold a %s".formatted(name, table.label(), type.label()));
-    }
-    if (!(minimum <= maximum)) {
-      throw new IllegalArgumentException(
-          "%s: minimum %s is over maximum %s".formatted(name, minimum, maximum));
+          "%s: a %s does not hold a %s"
+              .formatted(value.name(), place.table().label(), value.type().label()));
     }
   }
 
-  /** What words that came over the wire say: a number with its unit, bits, or text. */
-  public String shown(int[] words, QuantityFormat format) {
-    if (type.isText()) {
-      return type.text(words, order);
-    }
-    double value = value(words);
-    return type == RegisterType.BITS_16
-        ? "0x%04X".formatted((int) type.decode(words, order))
-        : "%s %s".formatted(format.number(value), unit).strip();
+  /** What it is. */
+  public String name() {
+    return value.name();
+  }
+
+  /** What it is to the program. */
+  public ValueRole role() {
+    return value.role();
+  }
+
+  /** What its words mean. */
+  public ValueType type() {
+    return value.type();
+  }
+
+  /** Value of one raw step. */
+  public double scale() {
+    return value.scaling().scale();
+  }
+
+  /** Value at raw 0. */
+  public double offset() {
+    return value.scaling().offset();
+  }
+
+  /** Unit of the value; empty for none. */
+  public String unit() {
+    return value.scaling().unit();
+  }
+
+  /** Least value that is meant. */
+  public double minimum() {
+    return value.limits().minimum();
+  }
+
+  /** Greatest value that is meant. */
+  public double maximum() {
+    return value.limits().maximum();
+  }
+
+  /** Whether it may be read and written. */
+  public Access access() {
+    return value.access();
+  }
+
+  /** The table it stands in. */
+  public RegisterTable table() {
+    return place.table();
+  }
+
+  /** Where it begins, counted from 0 as on the wire. */
+  public int address() {
+    return place.address();
+  }
+
+  /** How its words lie on the wire. */
+  public WordOrder order() {
+    return place.order();
+  }
+
+  /** What is read together; possibly empty. */
+  public String group() {
+    return place.group();
   }
 
   /** The first address after it. */
   public int end() {
-    return address + type.words();
+    return place.address() + value.type().words();
   }
 
-  /** The value of words that came over the wire. */
+  /** What words that came over the wire say. */
+  public HeldValue read(int[] words) {
+    int[] arranged = place.arrange(type(), words);
+    return type().isText()
+        ? new HeldValue.Text(type().text(arranged))
+        : new HeldValue.Number(value.scaling().value(type().decode(arranged)));
+  }
+
+  /** The value of words that came over the wire; not a number for text. */
   public double value(int[] words) {
-    return type.decode(words, order) * scale + offset;
+    return read(words) instanceof HeldValue.Number number ? number.value() : Double.NaN;
   }
 
   /**
@@ -114,80 +121,82 @@ public record RegisterEntry(
    *
    * @throws IllegalArgumentException where it does not fit
    */
-  public int[] words(double value) {
+  public int[] words(double number) {
     try {
-      return type.encode((value - offset) / scale, order);
+      return place.arrange(type(), type().encode(value.scaling().raw(number)));
     } catch (IllegalArgumentException e) {
-      throw new IllegalArgumentException("%s: %s".formatted(name, e.getMessage()));
+      throw new IllegalArgumentException("%s: %s".formatted(name(), e.getMessage()));
     }
   }
 
-  /** The value nearest to this one that its type holds. */
-  public double held(double value) {
-    double a = type.least() * scale + offset;
-    double b = type.most() * scale + offset;
-    return Math.max(Math.min(a, b), Math.min(Math.max(a, b), value));
+  /** The words of what is held there, or of what is nearest to it and fits. */
+  public int[] words(HeldValue held) {
+    return held instanceof HeldValue.Text text
+        ? place.arrange(type(), type().encode(text.text()))
+        : heldWords(((HeldValue.Number) held).value());
   }
 
   /** The words of the value nearest to this one that its type holds. */
-  public int[] heldWords(double value) {
-    double raw = (value - offset) / scale;
-    return type.encode(Math.max(type.least(), Math.min(type.most(), raw)), order);
+  public int[] heldWords(double number) {
+    return place.arrange(type(), type().encode(value.heldRaw(number)));
   }
 
-  /** Where it stands and what one step of it is, for people. */
-  public String place() {
+  /** The value nearest to this one that its type holds. */
+  public double held(double number) {
+    return value.held(number);
+  }
+
+  @Override
+  public String sign() {
+    String five = Notation.FIVE_DIGITS.write(table(), address());
+    return five.equals("–") ? Notation.SIX_DIGITS.write(table(), address()) : five;
+  }
+
+  @Override
+  public String where() {
     String place =
         "%s %d = %s, %s"
-            .formatted(table.label(), address, Notation.FIVE_DIGITS.write(table, address), name);
-    boolean counts = unit.isEmpty() && scale == 1;
-    return counts
-        ? place
-        : "%s, one step %s %s".formatted(place, QuantityFormat.PLAIN.number(scale), unit).strip();
+            .formatted(
+                table().label(),
+                address(),
+                Notation.FIVE_DIGITS.write(table(), address()),
+                value.name());
+    String step = value.step();
+    return step.isEmpty() ? place : "%s, %s".formatted(place, step);
   }
 
-  /** An entry whose role is told by its name. */
-  public RegisterEntry(
-      String name,
-      RegisterTable table,
-      int address,
-      RegisterType type,
-      WordOrder order,
-      double scale,
-      double offset,
-      String unit,
-      double minimum,
-      double maximum,
-      Access access,
-      String group) {
-    this(
-        name,
-        table,
-        address,
-        type,
-        order,
-        scale,
-        offset,
-        unit,
-        minimum,
-        maximum,
-        access,
-        group,
-        RegisterRole.ofName(name));
+  /** This entry with a changed value. */
+  public RegisterEntry with(UnaryOperator<DriveValueBuilder> change) {
+    return new RegisterEntry(change.apply(DriveValueBuilder.builder(value)).build(), place);
   }
 
   /** This entry with another role. */
-  public RegisterEntry with(RegisterRole next) {
-    return withRole(next);
+  public RegisterEntry with(ValueRole next) {
+    return new RegisterEntry(value.withRole(next), place);
   }
 
   /** This entry with other limits of what is meant. */
   public RegisterEntry within(double least, double most) {
-    return with().minimum(least).maximum(most).build();
+    return new RegisterEntry(value.withLimits(new Limits(least, most)), place);
+  }
+
+  /** This entry with another step. */
+  public RegisterEntry withScale(double next) {
+    return withScaling(next, unit());
+  }
+
+  /** This entry with another step in another unit. */
+  public RegisterEntry withScaling(double scale, String unit) {
+    return new RegisterEntry(value.withScaling(new Scaling(scale, offset(), unit)), place);
   }
 
   /** This entry at another address. */
   public RegisterEntry at(int next) {
-    return withAddress(next);
+    return at(place.withAddress(next));
+  }
+
+  /** This entry at another place. */
+  public RegisterEntry at(RegisterPlace next) {
+    return new RegisterEntry(value, next);
   }
 }

@@ -1,6 +1,10 @@
 package unimotus.core.fieldbus;
 
 import java.util.List;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 
 /**
  * A place, type, order and scale under which registers said what was known.
@@ -15,7 +19,7 @@ import java.util.List;
 public record RegisterFit(
     RegisterTable table,
     int address,
-    RegisterType type,
+    ValueType type,
     WordOrder order,
     double scale,
     List<String> evidence) {
@@ -28,18 +32,15 @@ public record RegisterFit(
   /** An entry with what was found in the place of what it had. */
   public RegisterEntry into(RegisterEntry entry) {
     return new RegisterEntry(
-        entry.name(),
-        table,
-        address,
-        type,
-        order,
-        scale,
-        0,
-        entry.unit(),
-        Math.max(entry.minimum(), type.least() * scale),
-        Math.min(entry.maximum(), type.most() * scale),
-        entry.access(),
-        entry.group(),
-        entry.role());
+        new DriveValue(
+            entry.name(),
+            entry.role(),
+            type,
+            Scaling.of(scale, entry.unit()),
+            new Limits(
+                Math.max(entry.minimum(), type.least() * scale),
+                Math.min(entry.maximum(), type.most() * scale)),
+            entry.access()),
+        new RegisterPlace(table, address, order, entry.group()));
   }
 }

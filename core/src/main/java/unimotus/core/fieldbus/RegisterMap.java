@@ -5,6 +5,8 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /**
  * All registers of one device.
@@ -26,7 +28,7 @@ public record RegisterMap(List<RegisterEntry> entries) {
   }
 
   /** The first entry of this role; empty where there is none. */
-  public Optional<RegisterEntry> entry(RegisterRole role) {
+  public Optional<RegisterEntry> entry(ValueRole role) {
     return entries.stream().filter(e -> e.role() == role).findFirst();
   }
 
@@ -96,8 +98,8 @@ public record RegisterMap(List<RegisterEntry> entries) {
     double steps = (entry.maximum() - entry.minimum()) / Math.abs(entry.scale());
     boolean number =
         !entry.type().isText()
-            && entry.type() != RegisterType.BIT
-            && entry.type() != RegisterType.FLOAT_32;
+            && entry.type() != ValueType.BIT
+            && entry.type() != ValueType.FLOAT_32;
     if (number && !entry.unit().isEmpty() && steps > 0 && steps < FEWEST_STEPS) {
       doubts.add(
           new MapDoubt(
@@ -134,7 +136,7 @@ public record RegisterMap(List<RegisterEntry> entries) {
   private static void sameRole(
       RegisterEntry entry, List<RegisterEntry> before, List<MapDoubt> doubts) {
     before.stream()
-        .filter(e -> entry.role() != RegisterRole.NONE && e.role() == entry.role())
+        .filter(e -> entry.role() != ValueRole.NONE && e.role() == entry.role())
         .findFirst()
         .ifPresent(
             other ->

@@ -5,6 +5,7 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.ValueType;
 
 /**
  * Finds where a known value stands among registers, and how: every place, type, order and usual
@@ -18,13 +19,13 @@ public final class RegisterSearch {
     0.01, 0.1, 1, 0.001, 0.0001, 10, 100, 100 / 16_384.0, 100 / 32_767.0
   };
 
-  private static final List<RegisterType> TYPES =
+  private static final List<ValueType> TYPES =
       List.of(
-          RegisterType.UNSIGNED_16,
-          RegisterType.SIGNED_16,
-          RegisterType.FLOAT_32,
-          RegisterType.UNSIGNED_32,
-          RegisterType.SIGNED_32);
+          ValueType.UNSIGNED_16,
+          ValueType.SIGNED_16,
+          ValueType.FLOAT_32,
+          ValueType.UNSIGNED_32,
+          ValueType.SIGNED_32);
 
   private RegisterSearch() {}
 
@@ -42,7 +43,7 @@ public final class RegisterSearch {
     KnownValue first = known.get(0);
     List<RegisterFit> fits = new ArrayList<>();
     for (int i = 0; i < first.words().size(); i++) {
-      for (RegisterType type : TYPES) {
+      for (ValueType type : TYPES) {
         for (WordOrder order : orders(type)) {
           fit(known, first.address() + i, type, order).ifPresent(fits::add);
         }
@@ -64,14 +65,14 @@ public final class RegisterSearch {
     return SCALES.length;
   }
 
-  private static List<WordOrder> orders(RegisterType type) {
+  private static List<WordOrder> orders(ValueType type) {
     return type.words() == 1 ? List.of(WordOrder.ABCD) : List.of(WordOrder.values());
   }
 
   private static Optional<RegisterFit> fit(
-      List<KnownValue> known, int address, RegisterType type, WordOrder order) {
+      List<KnownValue> known, int address, ValueType type, WordOrder order) {
     for (double scale : SCALES) {
-      if (type == RegisterType.FLOAT_32 && scale != 1) {
+      if (type == ValueType.FLOAT_32 && scale != 1) {
         continue;
       }
       List<String> evidence = new ArrayList<>();
@@ -80,8 +81,8 @@ public final class RegisterSearch {
         if (at < 0 || at + type.words() > one.words().size()) {
           return Optional.empty();
         }
-        double raw = type.decode(words(one, at, type.words()), order);
-        double step = type == RegisterType.FLOAT_32 ? 0 : scale;
+        double raw = order.raw(type, words(one, at, type.words()));
+        double step = type == ValueType.FLOAT_32 ? 0 : scale;
         if (!(Math.abs(raw * scale - one.value()) <= (one.resolution() + step) / 2)) {
           break;
         }

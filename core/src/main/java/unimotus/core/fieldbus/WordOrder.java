@@ -1,5 +1,7 @@
 package unimotus.core.fieldbus;
 
+import unimotus.core.value.ValueType;
+
 /** How the bytes of a value of two registers lie on the wire; A is the most significant. */
 public enum WordOrder {
   /** High word first, high byte first. */
@@ -21,5 +23,24 @@ public enum WordOrder {
       arranged[i] = swapped ? (word & 0xFF) << 8 | word >> 8 : word;
     }
     return arranged;
+  }
+
+  /**
+   * The words of a raw number as they go over the wire.
+   *
+   * @throws IllegalArgumentException where it does not fit, naming the limits
+   */
+  public int[] words(ValueType type, double raw) {
+    return arrange(type.encode(raw));
+  }
+
+  /** The raw number in words as they came over the wire; not a number for text. */
+  public double raw(ValueType type, int[] words) {
+    return type.decode(arrange(words));
+  }
+
+  /** Characters lie in the order they are read; only the two of a word may be exchanged. */
+  int[] arrangeText(int[] words) {
+    return this == BADC || this == DCBA ? BADC.arrange(words) : words.clone();
   }
 }

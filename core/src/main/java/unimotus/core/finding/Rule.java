@@ -21,6 +21,11 @@ public enum Rule {
       "ANA-008", "No action is set for a lost live-zero signal", "NAMUR NE 43 (from memory)"),
   REFERENCE_UNWIRED("ANA-009", "Reference is not wired through", "common practice"),
   ANSWER_SCALE("ANA-010", "Actual value is scaled differently at its two ends", "common practice"),
+  IO_ADDRESS("CTL-001", "Address of a channel cannot be right", "IEC 61131-3 (from memory)"),
+  ANSWER_MEANING(
+      "ANA-016",
+      "Analog output shows something else than the program takes it for",
+      "common practice"),
   POTENTIOMETER_TRAVEL("ANA-014", "Potentiometer does not give the range", "common practice"),
   POTENTIOMETER_ENDS("ANA-015", "Potentiometer turns the wrong way", "common practice"),
   MINIMUM_FLOOR(
@@ -78,7 +83,7 @@ public enum Rule {
   EFFICIENCY_CLASS("MOT-006", "Plate efficiency is unusual", "IEC 60034-30-1 (from memory)"),
   PLATE_CURRENT("MOT-007", "Plate current is unusual", "NEC table 430.250 (from memory)"),
   SERVO_PLATE("MOT-008", "Servo plate contradicts itself", "energy balance"),
-  SERVO_ON_DRIVE("MOT-009", "Drive does not run this kind of motor", "device sheet"),
+  MOTOR_ON_DRIVE("MOT-009", "Drive does not run this kind of motor", "device sheet"),
   MOTOR_VOLTAGE("MOT-010", "Motor voltage is above the mains", "common practice"),
   CURRENT_LIMIT("MOT-011", "Current limit does not fit motor or drive", "common practice"),
   STOP_UNREACHED("SAF-001", "Part of the stop takes no part in it", "common practice"),

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.safety.CommonCause;
+import unimotus.core.value.ValueRole;
 
 /** Words of a project that the program reasons with and does not know. */
 final class WordIntegrity {
@@ -45,7 +45,7 @@ final class WordIntegrity {
 
   /** In homing or positioning the number in the register of the reference is no speed. */
   private void checkMode(DriveRecord record) {
-    Optional<RegisterEntry> reference = record.fieldbus().map().entry(RegisterRole.REFERENCE);
+    Optional<RegisterEntry> reference = record.fieldbus().map().entry(ValueRole.REFERENCE);
     record
         .fieldbus()
         .usableProfile()

@@ -2,6 +2,7 @@ package unimotus.core.link;
 
 import java.util.ArrayList;
 import java.util.List;
+import unimotus.core.machine.Feed;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Terminal;
@@ -11,6 +12,9 @@ import unimotus.core.wiring.PlacedDevice;
 /** Draws the power side of one drive: mains, contactors, drive, motor. */
 final class PowerLinks {
   private static final String SIGNAL = "power";
+
+  private static final double THREE_PHASE_VOLTS = 400;
+  private static final double ONE_PHASE_VOLTS = 230;
 
   private final Draft draft;
 
@@ -39,13 +43,29 @@ final class PowerLinks {
     }
     draft.unwire(inputs);
     draft.unwire(motor);
-    PlacedDevice mains =
-        inputs.size() == 3
-            ? draft.shared("mains-3x400", "Mains")
-            : draft.shared("mains-1x230", "Mains, one phase");
+    PlacedDevice mains = mains(inputs.size());
     List<TerminalRef> sources = all(mains, TerminalRole.MAINS);
     chain(sources, behind ? List.of() : contactors, inputs);
     chain(outputs, behind ? contactors : List.of(), motor);
+  }
+
+  /** The mains a drive takes; none is assumed that it is not rated for. */
+  private PlacedDevice mains(int conductors) {
+    Feed feed = draft.axis().feed();
+    if (conductors == 3 && isAbout(feed.mainsVolts(), THREE_PHASE_VOLTS)) {
+      return draft.shared("mains-3x400", "Mains");
+    }
+    if (conductors == 2 && isAbout(feed.mainsVolts(), ONE_PHASE_VOLTS)) {
+      return draft.shared("mains-1x230", "Mains, one phase");
+    }
+    throw new IllegalArgumentException(
+        "%s takes %d conductors of %.0f V; there are mains of three phases of 400 V and of one of 230 V"
+            .formatted(draft.drive().device().name(), conductors, feed.mainsVolts()));
+  }
+
+  /** Mains of a class lie a fifth about its name (380 to 480 V, 208 to 240 V). */
+  private static boolean isAbout(double volts, double named) {
+    return volts > 0.79 * named && volts < 1.21 * named;
   }
 
   /** From each source over one pole of each contactor to each end. */

@@ -7,6 +7,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.SheetCatalogue;
 
 /**
@@ -90,6 +91,25 @@ public record AxisAssembly(
             project.stopsOf(axis.id()),
             project.record(drive.get().id()),
             around.reach(project, drive.get(), motor.get(), project.stopsOf(axis.id()))));
+  }
+
+  /** The mains and power cables of its drive; those it is rated for while nobody has looked. */
+  public Feed feed() {
+    return record.feed() == null ? Feed.ratedFor(driveSheet) : record.feed();
+  }
+
+  /**
+   * The plate of its induction motor.
+   *
+   * @throws IllegalStateException where the motor is of another kind; {@link Motor#induction} tells
+   */
+  public InductionPlate inductionPlate() {
+    return motor
+        .induction()
+        .orElseThrow(
+            () ->
+                new IllegalStateException(
+                    "%s is a %s".formatted(motor.name(), motor.plate().kind().label())));
   }
 
   /** This assembly with the drive in another state of its settings and switches. */

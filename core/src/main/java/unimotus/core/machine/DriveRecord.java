@@ -15,7 +15,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param drive id of the drive
  * @param plate what was read on it
- * @param feed its power cables
+ * @param feed its power cables; null while nobody has looked, what the drive is rated for then
  * @param overrules why a setting differs from what follows, by code
  * @param snapshots settings as read, in the order they were
  * @param borrowings what was changed for tests, in the order it was
@@ -26,7 +26,7 @@ import org.jspecify.annotations.Nullable;
 public record DriveRecord(
     String drive,
     DrivePlate plate,
-    Feed feed,
+    @Nullable Feed feed,
     Map<String, String> overrules,
     List<Snapshot> snapshots,
     List<Borrowing> borrowings,
@@ -44,14 +44,7 @@ public record DriveRecord(
   /** A drive of which nothing is known yet. */
   public static DriveRecord blank(String drive) {
     return new DriveRecord(
-        drive,
-        DrivePlate.UNREAD,
-        Feed.USUAL,
-        Map.of(),
-        List.of(),
-        List.of(),
-        null,
-        FieldbusLink.USUAL);
+        drive, DrivePlate.UNREAD, null, Map.of(), List.of(), List.of(), null, FieldbusLink.USUAL);
   }
 
   /** The last settings read of a kind; empty where none were. */

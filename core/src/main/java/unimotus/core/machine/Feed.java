@@ -1,6 +1,8 @@
 package unimotus.core.machine;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.TerminalRole;
 
 /**
  * The power cables of a drive.
@@ -23,6 +25,14 @@ public record Feed(
     implements FeedBuilder.With {
   /** Three phases of 400 V over ten metres in ducts, a shielded motor cable of ten metres. */
   public static final Feed USUAL = new Feed(400, 3, CableLaying.DUCT, 10, 10, true);
+
+  /** The mains a drive is rated for, over the usual cables; taken until somebody looks. */
+  public static Feed ratedFor(DriveSheet sheet) {
+    long inputs =
+        sheet.terminals().stream().filter(t -> t.role() == TerminalRole.LINE_INPUT).count();
+    int phases = sheet.power() != null ? sheet.power().phases() : inputs == 2 ? 1 : 3;
+    return USUAL.withMains(sheet.ratings().supplyVolts(), phases);
+  }
 
   /** Checks the numbers. */
   public Feed {

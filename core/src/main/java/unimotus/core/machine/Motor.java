@@ -1,9 +1,9 @@
 package unimotus.core.machine;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
-import unimotus.core.sheet.Plate;
-import unimotus.core.sheet.ServoPlate;
+import java.util.Optional;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
 
 /**
  * A motor of the line.
@@ -11,30 +11,24 @@ import unimotus.core.sheet.ServoPlate;
  * @param id stable id
  * @param name what people call it
  * @param plate the plate as read on the motor
- * @param servo what a servo plate says besides; null for an induction motor
  */
-public record Motor(String id, String name, Plate plate, @Nullable ServoPlate servo) {
+public record Motor(String id, String name, MotorPlate plate) {
 
-  /** Marks of the terminals of every motor (IEC 60445, from memory). */
+  /** Marks of the terminals of every three-phase motor (IEC 60445, from memory). */
   public static final List<String> TERMINALS = List.of("U", "V", "W");
-
-  /** An induction motor. */
-  public Motor(String id, String name, Plate plate) {
-    this(id, name, plate, null);
-  }
 
   /** Checks the id. */
   public Motor {
     Ids.check("motor", id);
   }
 
-  /** This motor with another plate. */
-  public Motor withPlate(Plate next) {
-    return new Motor(id, name, next, servo);
+  /** The plate of an induction motor; empty for every other kind. */
+  public Optional<InductionPlate> induction() {
+    return plate instanceof InductionPlate induction ? Optional.of(induction) : Optional.empty();
   }
 
-  /** This motor with another servo plate. */
-  public Motor withServo(ServoPlate next) {
-    return new Motor(id, name, plate, next);
+  /** This motor with another plate. */
+  public Motor withPlate(MotorPlate next) {
+    return new Motor(id, name, next);
   }
 }

@@ -15,8 +15,8 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.MotorTorque;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.Option;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
 /** Whether motor and drive can move what hangs on the shaft, in the time that was set. */
@@ -24,12 +24,17 @@ public final class MotionChecks {
   private MotionChecks() {}
 
   /**
-   * Findings of one axis; possibly empty, and empty where the plate gives no speed to reckon with.
+   * Findings of one axis; possibly empty, and empty where the plate gives no speed to reckon with,
+   * or is not that of an induction motor.
    */
   public static List<Finding> check(AxisAssembly axis) {
     List<Finding> found = new ArrayList<>();
-    Plate plate = axis.motor().plate();
-    if (plate.speedRpm() >= MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)) {
+    boolean turns =
+        axis.motor()
+            .induction()
+            .filter(p -> p.speedRpm() < MotorFormulas.synchronousRpm(p.frequencyHertz(), 2))
+            .isPresent();
+    if (!turns) {
       return found;
     }
     RampBudget budget = RampBudget.of(axis);
@@ -93,8 +98,8 @@ public final class MotionChecks {
   private static Optional<Finding> checkContinuous(AxisAssembly axis, RampBudget budget) {
     double load = budget.loadTorqueAtTop();
     double rated =
-        MotorFormulas.ratedTorqueNewtonMetres(axis.motor().plate())
-            * axis.motor().plate().serviceFactor();
+        MotorFormulas.ratedTorqueNewtonMetres(axis.inductionPlate())
+            * axis.inductionPlate().serviceFactor();
     if (load <= rated) {
       return Optional.empty();
     }
@@ -129,7 +134,7 @@ public final class MotionChecks {
       ShaftLoad load) {
 
     static RampBudget of(AxisAssembly axis) {
-      Plate plate = axis.motor().plate();
+      InductionPlate plate = axis.inductionPlate();
       EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
       double top = settings.number(SettingRole.MAXIMUM_FREQUENCY, plate.frequencyHertz());
       double overBase = top / settings.rampBaseHertz(top);

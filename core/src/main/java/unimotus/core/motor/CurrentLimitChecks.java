@@ -12,8 +12,8 @@ import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.DriveRatings;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.NumberSetting;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 
@@ -30,7 +30,7 @@ final class CurrentLimitChecks {
 
   private CurrentLimitChecks() {}
 
-  static void check(AxisAssembly axis, Plate plate, List<Finding> found) {
+  static void check(AxisAssembly axis, InductionPlate plate, List<Finding> found) {
     OptionalDouble limit = limit(axis);
     if (limit.isEmpty()) {
       return;

@@ -14,7 +14,9 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingRole;
 
 /** Doubts about the plate, and about the copy of it that was typed into the drive. */
@@ -36,11 +38,27 @@ public final class MotorChecks {
   /** Findings of one axis; possibly empty. */
   public static List<Finding> check(AxisAssembly axis) {
     List<Finding> found = new ArrayList<>();
-    Plate plate = axis.motor().plate();
-    if (axis.motor().servo() != null) {
-      ServoChecks.check(axis, axis.motor().servo(), found);
-      return found;
+    Pairing.fault(axis).ifPresent(fault -> found.add(pair(axis, fault)));
+    MotorPlate plate = axis.motor().plate();
+    if (plate instanceof InductionPlate induction) {
+      checkInduction(axis, induction, found);
+    } else if (plate instanceof ServoPlate servo) {
+      ServoChecks.check(axis, servo, found);
     }
+    return found;
+  }
+
+  private static Finding pair(AxisAssembly axis, String fault) {
+    return new Finding(
+        Severity.ERROR,
+        Rule.MOTOR_ON_DRIVE,
+        "axis/%s/drive".formatted(axis.axis().id()),
+        fault,
+        "Such a motor does not turn as told on this drive, and motor or drive may be damaged.",
+        "Choose a drive whose sheet names this kind of motor, or another motor.");
+  }
+
+  private static void checkInduction(AxisAssembly axis, InductionPlate plate, List<Finding> found) {
     PlateDoubts.checkVoltage(axis, plate, found);
     checkPlate(axis, plate, found);
     PlateDoubts.check(axis, plate, found);
@@ -57,10 +75,9 @@ public final class MotorChecks {
     checkCopy(
         axis, settings, SettingRole.MOTOR_FREQUENCY, plate.frequencyHertz(), HERTZ_UNIT, found);
     checkCopy(axis, settings, SettingRole.MOTOR_SPEED, plate.speedRpm(), RPM, found);
-    return found;
   }
 
-  private static void checkPlate(AxisAssembly axis, Plate plate, List<Finding> found) {
+  private static void checkPlate(AxisAssembly axis, InductionPlate plate, List<Finding> found) {
     double efficiency = MotorFormulas.efficiency(plate);
     double least = plate.powerWatts() < SMALL_WATTS ? LEAST_EFFICIENCY_SMALL : LEAST_EFFICIENCY;
     if (efficiency > 1 || efficiency < least) {
@@ -105,7 +122,8 @@ public final class MotorChecks {
         "Read the plate again, in the column of the connection in use.");
   }
 
-  private static void checkDriveCurrent(AxisAssembly axis, Plate plate, List<Finding> found) {
+  private static void checkDriveCurrent(
+      AxisAssembly axis, InductionPlate plate, List<Finding> found) {
     double drive = axis.driveSheet().ratings().currentAmperes();
     if (drive < plate.currentAmperes()) {
       found.add(
@@ -121,7 +139,7 @@ public final class MotorChecks {
   }
 
   private static void checkPoles(
-      AxisAssembly axis, Plate plate, EffectiveSettings settings, List<Finding> found) {
+      AxisAssembly axis, InductionPlate plate, EffectiveSettings settings, List<Finding> found) {
     if (plate.speedRpm() >= MotorFormulas.synchronousRpm(plate.frequencyHertz(), 2)) {
       return;
     }
@@ -145,7 +163,7 @@ public final class MotorChecks {
   }
 
   private static void checkOverload(
-      AxisAssembly axis, Plate plate, EffectiveSettings settings, List<Finding> found) {
+      AxisAssembly axis, InductionPlate plate, EffectiveSettings settings, List<Finding> found) {
     double set = settings.number(SettingRole.OVERLOAD_CURRENT, plate.currentAmperes());
     if (Math.abs(set - plate.currentAmperes()) > SAME * plate.currentAmperes()) {
       found.add(
@@ -160,7 +178,8 @@ public final class MotorChecks {
     }
   }
 
-  private static void checkCopy(
+  /** A number of the plate against its copy in the drive. */
+  static void checkCopy(
       AxisAssembly axis,
       EffectiveSettings settings,
       SettingRole role,

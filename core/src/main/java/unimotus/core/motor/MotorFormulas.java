@@ -1,6 +1,6 @@
 package unimotus.core.motor;
 
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 /** The arithmetic of the three-phase induction motor. */
 public final class MotorFormulas {
@@ -73,23 +73,23 @@ public final class MotorFormulas {
   }
 
   /** η = P_out/P_in of the plate, a ratio. */
-  public static double efficiency(Plate plate) {
+  public static double efficiency(InductionPlate plate) {
     return plate.powerWatts()
         / inputWatts(plate.voltageVolts(), plate.currentAmperes(), plate.powerFactor());
   }
 
   /** Poles of the plate from its frequency and speed. */
-  public static int poles(Plate plate) {
+  public static int poles(InductionPlate plate) {
     return poles(plate.frequencyHertz(), plate.speedRpm());
   }
 
   /** Rated torque of the plate in newton metres. */
-  public static double ratedTorqueNewtonMetres(Plate plate) {
+  public static double ratedTorqueNewtonMetres(InductionPlate plate) {
     return torqueNewtonMetres(plate.powerWatts(), plate.speedRpm());
   }
 
   /** Rated slip speed n_s − n of the plate in revolutions per minute. */
-  public static double ratedSlipRpm(Plate plate) {
+  public static double ratedSlipRpm(InductionPlate plate) {
     return synchronousRpm(plate.frequencyHertz(), poles(plate)) - plate.speedRpm();
   }
 
@@ -97,7 +97,7 @@ public final class MotorFormulas {
    * Current at a torque, I = √(I_m² + (I_w·T/T_n)²), with I_m = I_n·sin φ and I_w = I_n·cos φ. An
    * estimate that takes the magnetising current as constant (common practice).
    */
-  public static double currentEstimateAmperes(Plate plate, double torqueRatio) {
+  public static double currentEstimateAmperes(InductionPlate plate, double torqueRatio) {
     double cos = plate.powerFactor();
     double active = plate.currentAmperes() * cos * torqueRatio;
     double magnetising = plate.currentAmperes() * Math.sqrt(1 - cos * cos);
@@ -105,7 +105,7 @@ public final class MotorFormulas {
   }
 
   /** Torque over rated torque at a current, the inverse of {@link #currentEstimateAmperes}. */
-  public static double torqueRatioAt(Plate plate, double currentAmperes) {
+  public static double torqueRatioAt(InductionPlate plate, double currentAmperes) {
     double cos = plate.powerFactor();
     double magnetising = plate.currentAmperes() * Math.sqrt(1 - cos * cos);
     double squared = currentAmperes * currentAmperes - magnetising * magnetising;

@@ -2,12 +2,13 @@ package unimotus.core.motor;
 
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingRole;
 
 /**
- * The torque an induction motor gives on a frequency drive, motoring or braking: the one place for
- * it. Dry-run, stopping times, ramp checks and derived ramps all ask here.
+ * The torque a motor gives on its drive, motoring or braking: the one place for it. Dry-run,
+ * stopping times, ramp checks and derived ramps all ask here.
  *
  * <p>Up to the plate's frequency f_n the flux is constant: the current limit allows a constant
  * torque, the motor pulls out at a constant one. Above, the flux falls as f_n/f: the torque of the
@@ -27,6 +28,9 @@ public record MotorTorque(
   /** Torque an induction motor gives before it pulls out, over rated (common practice). */
   private static final double PULL_OUT_RATIO = 2.5;
 
+  /** A controlled servo lags no more than this at rated torque (common practice). */
+  private static final double CLOSELY_RPM = 1;
+
   private static final double RADIANS_PER_SECOND_PER_RPM = 2 * Math.PI / 60;
 
   /** The motor of an axis at the current limit of its drive as it is set. */
@@ -34,17 +38,34 @@ public record MotorTorque(
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     double limit =
         settings.number(SettingRole.CURRENT_LIMIT, axis.driveSheet().ratings().currentAmperes());
-    return atCurrent(axis.motor().plate(), limit);
+    if (axis.motor().plate() instanceof ServoPlate servo) {
+      return ofServo(servo, limit);
+    }
+    return atCurrent(axis.inductionPlate(), limit);
+  }
+
+  /**
+   * A permanent-magnet motor whose speed is controlled: k_T·I up to the limit of the current, held
+   * so closely that it follows its field. Above its rated speed it gives less, as the voltage runs
+   * out; what it bears for a short time is the drive's limit.
+   */
+  public static MotorTorque ofServo(ServoPlate plate, double limitAmperes) {
+    double limit = plate.torqueNewtonMetresPerAmpere() * limitAmperes;
+    return new MotorTorque(
+        plate.ratedRpm() * RADIANS_PER_SECOND_PER_RPM,
+        plate.ratedNewtonMetres() / (CLOSELY_RPM * RADIANS_PER_SECOND_PER_RPM),
+        limit,
+        limit);
   }
 
   /** A motor whose current is limited. */
-  public static MotorTorque atCurrent(Plate plate, double limitAmperes) {
+  public static MotorTorque atCurrent(InductionPlate plate, double limitAmperes) {
     double rated = MotorFormulas.ratedTorqueNewtonMetres(plate);
     return atTorque(plate, rated * MotorFormulas.torqueRatioAt(plate, limitAmperes));
   }
 
   /** A motor whose torque is limited. */
-  public static MotorTorque atTorque(Plate plate, double limitNewtonMetres) {
+  public static MotorTorque atTorque(InductionPlate plate, double limitNewtonMetres) {
     double rated = MotorFormulas.ratedTorqueNewtonMetres(plate);
     double synchronous =
         MotorFormulas.synchronousRpm(plate.frequencyHertz(), MotorFormulas.poles(plate));

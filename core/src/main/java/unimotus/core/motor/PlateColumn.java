@@ -3,7 +3,7 @@ package unimotus.core.motor;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 /**
  * One column of a motor plate.
@@ -11,7 +11,7 @@ import unimotus.core.sheet.Plate;
  * @param connection how the windings are joined; null where the plate has one voltage only
  * @param plate its numbers
  */
-public record PlateColumn(@Nullable Connection connection, Plate plate) {
+public record PlateColumn(@Nullable Connection connection, InductionPlate plate) {
 
   /** The column in a few words, such as {@code 400 V Y, 50 Hz, 8.05 A}. */
   public String label() {
@@ -30,7 +30,7 @@ public record PlateColumn(@Nullable Connection connection, Plate plate) {
    *
    * @throws IllegalArgumentException where this is not the delta column
    */
-  public Plate raised() {
+  public InductionPlate raised() {
     if (connection != Connection.DELTA) {
       throw new IllegalArgumentException("only the delta column of a plate can be raised by √3");
     }

@@ -9,7 +9,7 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 /** A plate against published tables: possible, yet unusual. */
 final class PlateDoubts {
@@ -25,7 +25,7 @@ final class PlateDoubts {
 
   private PlateDoubts() {}
 
-  static void check(AxisAssembly axis, Plate plate, List<Finding> found) {
+  static void check(AxisAssembly axis, InductionPlate plate, List<Finding> found) {
     double efficiency = MotorFormulas.efficiency(plate);
     boolean impossible =
         efficiency > 1
@@ -53,8 +53,8 @@ final class PlateDoubts {
   }
 
   /** A drive gives its mains voltage and no more. */
-  static void checkVoltage(AxisAssembly axis, Plate plate, List<Finding> found) {
-    double mains = axis.record().feed().mainsVolts();
+  static void checkVoltage(AxisAssembly axis, InductionPlate plate, List<Finding> found) {
+    double mains = axis.feed().mainsVolts();
     if (plate.voltageVolts() > MAINS_MARGIN * mains) {
       found.add(
           new Finding(
@@ -71,7 +71,7 @@ final class PlateDoubts {
   }
 
   private static void checkEfficiency(
-      AxisAssembly axis, Plate plate, double efficiency, List<Finding> found) {
+      AxisAssembly axis, InductionPlate plate, double efficiency, List<Finding> found) {
     int poles = MotorFormulas.poles(plate);
     OptionalDouble low = EfficiencyClass.IE1.limit(plate.powerWatts(), poles);
     OptionalDouble high = EfficiencyClass.IE4.limit(plate.powerWatts(), poles);

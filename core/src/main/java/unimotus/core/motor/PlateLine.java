@@ -8,7 +8,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 /**
  * A plate as it is printed, typed in one line: {@code 4 kW 230/400 V 14/8.05 A 50 Hz 1456 rpm cos
@@ -71,7 +71,7 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
    *     stays
    * @throws IllegalArgumentException where a number is impossible, naming it
    */
-  public static PlateLine read(String line, Plate before) {
+  public static PlateLine read(String line, InductionPlate before) {
     Map<Item, List<Double>> found = new EnumMap<>(Item.class);
     String rest = line;
     for (Item item : Item.values()) {
@@ -131,10 +131,10 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
   /** Divides what was found into columns and fills what follows. */
   private static final class Reader {
     private final Map<Item, List<Double>> found;
-    private final Plate before;
+    private final InductionPlate before;
     private final List<String> notes = new ArrayList<>();
 
-    Reader(Map<Item, List<Double>> found, Plate before) {
+    Reader(Map<Item, List<Double>> found, InductionPlate before) {
       this.found = found;
       this.before = before;
     }
@@ -186,7 +186,7 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
       return values.get(values.size() == 1 ? 0 : column);
     }
 
-    private Plate plate(int column) {
+    private InductionPlate plate(int column) {
       double power = at(Item.POWER, column);
       double volts = at(Item.VOLTAGE, column);
       double amperes = found.containsKey(Item.CURRENT) ? at(Item.CURRENT, column) : Double.NaN;
@@ -205,7 +205,8 @@ public record PlateLine(List<PlateColumn> columns, List<String> notes) {
       }
       double service =
           found.containsKey(Item.SERVICE) ? at(Item.SERVICE, column) : before.serviceFactor();
-      return new Plate(power, volts, amperes, hertz, speed, factor, service, before.inertiaKgM2());
+      return new InductionPlate(
+          power, volts, amperes, hertz, speed, factor, service, before.inertiaKgM2());
     }
 
     private double efficiency(double power, double hertz, double speed, int column) {

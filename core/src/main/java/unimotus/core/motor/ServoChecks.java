@@ -5,10 +5,13 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.EffectiveSettings;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.ServoPlate;
+import unimotus.core.sheet.SettingRole;
 
-/** A servo plate against itself, and against the drive it is joined to. */
+/** A servo plate against itself, and against what was typed into the drive. */
 final class ServoChecks {
   private ServoChecks() {}
 
@@ -32,15 +35,28 @@ final class ServoChecks {
                       number(servo.torqueNewtonMetresPerAmpere()),
                       number(servo.stallNewtonMetres()))));
     }
-    found.add(
-        new Finding(
-            Severity.ERROR,
-            Rule.SERVO_ON_DRIVE,
-            "axis/%s/drive".formatted(axis.axis().id()),
-            "%s is a permanent-magnet motor, %s runs induction motors"
-                .formatted(axis.motor().name(), axis.driveSheet().name()),
-            "Without its feedback such a motor does not turn as told, and may be damaged.",
-            "Choose a servo drive, or an induction motor."));
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    MotorChecks.checkCopy(
+        axis, settings, SettingRole.MOTOR_SPEED, servo.ratedRpm(), MeasureUnit.RPM, found);
+    MotorChecks.checkCopy(
+        axis,
+        settings,
+        SettingRole.MOTOR_CURRENT,
+        servo.stallAmperes(),
+        MeasureUnit.AMPERE_UNIT,
+        found);
+    double drive = axis.driveSheet().ratings().currentAmperes();
+    if (drive < servo.stallAmperes()) {
+      found.add(
+          new Finding(
+              Severity.ERROR,
+              Rule.DRIVE_CURRENT,
+              "axis/%s/drive".formatted(axis.axis().id()),
+              "drive gives %s A, the motor's plate asks for %s A at standstill"
+                  .formatted(number(drive), number(servo.stallAmperes())),
+              "The drive will limit or trip before the motor reaches its rated torque.",
+              "Choose a larger drive, or show that the axis never needs rated torque."));
+    }
   }
 
   private static Finding contradiction(AxisAssembly axis, String seen) {

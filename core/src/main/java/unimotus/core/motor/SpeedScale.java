@@ -21,9 +21,9 @@ public record SpeedScale(double maximumHertz, int poles) {
    */
   public static SpeedScale of(AxisAssembly axis) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
+    FieldFigures field = FieldFigures.of(axis);
     return new SpeedScale(
-        settings.number(SettingRole.MAXIMUM_FREQUENCY, axis.motor().plate().frequencyHertz()),
-        MotorFormulas.poles(axis.motor().plate()));
+        settings.number(SettingRole.MAXIMUM_FREQUENCY, field.ratedHertz()), field.poles());
   }
 
   /** Whether a unit tells a speed: a frequency, a rotation, or a share of the maximum. */

@@ -29,6 +29,7 @@ public final class PathChecks {
     PathChecks checks = new PathChecks(axis, path);
     checks.checkMachineSpeed();
     checks.checkAnswer();
+    checks.checkShown();
     return checks.findings.found();
   }
 
@@ -49,6 +50,42 @@ public final class PathChecks {
           "The program's number and the machine's speed do not agree, however well the link is set.",
           "Correct the gear, the diameter or the program's span.");
     }
+  }
+
+  /**
+   * The answer of an axis is its speed: an output that shows something else tells the program lies.
+   */
+  private void checkShown() {
+    String output = axis.axis().answer().output();
+    if (output == null || !axis.axis().answer().isWired()) {
+      return;
+    }
+    AnswerPath answer = path.answer();
+    if (answer == null) {
+      wrongAnswer(output, "nothing");
+    } else if (!answer.drive().shown().quantity().isSpeed()) {
+      wrongAnswer(output, "the " + answer.drive().shown().quantity().label());
+    } else if (answer.drive().shown().low() != 0) {
+      findings.add(
+          Severity.ERROR,
+          Rule.ANSWER_SCALE,
+          "answer",
+          "the low end of %s shows %s, the program takes it for standstill"
+              .formatted(output, text(answer.drive().shown().low(), answer.drive().shown().unit())),
+          "The program shows another speed than the drive makes.",
+          "Let the low end of the output show 0.");
+    }
+  }
+
+  private void wrongAnswer(String output, String shown) {
+    findings.add(
+        Severity.ERROR,
+        Rule.ANSWER_MEANING,
+        "answer",
+        "%s of the drive is set to show %s, the program takes it for the speed"
+            .formatted(output, shown),
+        "The program shows a number that is no speed, and acts on it.",
+        "Set the output to show the frequency or the speed.");
   }
 
   private void checkAnswer() {

@@ -12,7 +12,7 @@ public final class PowerChecks {
 
   /** Findings of one axis; possibly empty. */
   public static List<Finding> check(AxisAssembly axis) {
-    return PowerSide.of(axis.driveSheet().power(), axis.record().feed()).stream()
+    return PowerSide.of(axis.driveSheet().power(), axis.feed()).stream()
         .filter(i -> !i.doubt().isEmpty())
         .map(i -> finding(axis, i))
         .toList();

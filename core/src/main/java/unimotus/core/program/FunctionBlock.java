@@ -11,6 +11,7 @@ import java.util.List;
  * @param outputs its outputs
  * @param locals what it keeps for itself
  * @param body its statements, a line each
+ * @param located the channels its variables belong to; possibly none
  */
 public record FunctionBlock(
     String name,
@@ -18,7 +19,19 @@ public record FunctionBlock(
     List<Variable> inputs,
     List<Variable> outputs,
     List<Variable> locals,
-    List<String> body) {
+    List<String> body,
+    List<LocatedVariable> located) {
+
+  /** A block whose variables are carried by something else than channels. */
+  public FunctionBlock(
+      String name,
+      List<String> remarks,
+      List<Variable> inputs,
+      List<Variable> outputs,
+      List<Variable> locals,
+      List<String> body) {
+    this(name, remarks, inputs, outputs, locals, body, List.of());
+  }
 
   /** Takes copies. */
   public FunctionBlock {
@@ -27,6 +40,7 @@ public record FunctionBlock(
     outputs = List.copyOf(outputs);
     locals = List.copyOf(locals);
     body = List.copyOf(body);
+    located = List.copyOf(located);
   }
 
   /** The whole block as text. */
@@ -38,7 +52,20 @@ public record FunctionBlock(
     declare(text, "VAR_OUTPUT", outputs);
     declare(text, "VAR", locals);
     text.append('\n').append(statements()).append("END_FUNCTION_BLOCK\n");
+    locate(text);
     return text.toString();
+  }
+
+  private void locate(StringBuilder text) {
+    if (located.isEmpty()) {
+      return;
+    }
+    text.append("\nVAR_GLOBAL\n");
+    for (LocatedVariable v : located) {
+      String declared = "  %s AT %s : %s;".formatted(v.name(), v.address(), v.type());
+      text.append("%-44s %s%n".formatted(declared, comment(v.comment())).replace("\r", ""));
+    }
+    text.append("END_VAR\n");
   }
 
   /** The statements alone. */

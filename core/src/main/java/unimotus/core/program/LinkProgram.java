@@ -6,7 +6,6 @@ import java.util.Optional;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.profile.WordProfile;
@@ -14,6 +13,7 @@ import unimotus.core.profile.WordState;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.settings.LinkLoss;
+import unimotus.core.value.ValueRole;
 
 /**
  * Writes the function block that commands one drive over its registers. The block is locked at
@@ -49,8 +49,8 @@ public final class LinkProgram {
 
   private FunctionBlock write() {
     LinkRefusals refusals = new LinkRefusals(axis, map, profile);
-    RegisterEntry control = refusals.word(RegisterRole.CONTROL_WORD);
-    RegisterEntry status = refusals.word(RegisterRole.STATUS_WORD);
+    RegisterEntry control = refusals.word(ValueRole.CONTROL_WORD);
+    RegisterEntry status = refusals.word(ValueRole.STATUS_WORD);
     RegisterEntry reference = refusals.reference();
     refusals.states();
     output().ifPresent(refusals::actual);
@@ -66,13 +66,13 @@ public final class LinkProgram {
 
   private List<Variable> outputs(RegisterEntry control, RegisterEntry reference) {
     List<Variable> outputs = new ArrayList<>();
-    outputs.add(new Variable("ControlWord", "WORD", control.place()));
-    outputs.add(new Variable("ReferenceRaw", type(reference), reference.place()));
+    outputs.add(new Variable("ControlWord", "WORD", control.where()));
+    outputs.add(new Variable("ReferenceRaw", type(reference), reference.where()));
     timeout(map)
         .ifPresent(
             e ->
                 outputs.add(
-                    new Variable("TimeoutRaw", type(e), e.place() + ": the drive's own time-out")));
+                    new Variable("TimeoutRaw", type(e), e.where() + ": the drive's own time-out")));
     outputs.add(
         new Variable(
             "Unknown", "BOOL", "nothing is known of the drive; it may be turning its motor"));
@@ -108,12 +108,12 @@ public final class LinkProgram {
   }
 
   private Optional<RegisterEntry> output() {
-    return map.entry(RegisterRole.OUTPUT_FREQUENCY);
+    return map.entry(ValueRole.OUTPUT_FREQUENCY);
   }
 
   /** The register of the drive's own time-out; empty where there is none to write. */
   static Optional<RegisterEntry> timeout(RegisterMap map) {
-    return map.entry(RegisterRole.LINK_TIMEOUT).filter(e -> e.access().isWritable());
+    return map.entry(ValueRole.LINK_TIMEOUT).filter(e -> e.access().isWritable());
   }
 
   /** What is written there, in the unit of the register. */
@@ -152,7 +152,7 @@ public final class LinkProgram {
         .map(
             e ->
                 "The drive's own time-out is set by this block: %s s in %s."
-                    .formatted(number(watch.timeoutSeconds()), e.place()))
+                    .formatted(number(watch.timeoutSeconds()), e.where()))
         .orElse("The drive's own time-out is not set by this block.");
   }
 
@@ -187,8 +187,8 @@ public final class LinkProgram {
                     unit,
                     number(scale.frequencyAtFullHertz()))));
     inputs.add(new Variable("Answered", "BOOL", "TRUE in each scan in which an answer came"));
-    inputs.add(new Variable("StatusWord", "WORD", status.place()));
-    output().ifPresent(e -> inputs.add(new Variable("OutputRaw", type(e), e.place())));
+    inputs.add(new Variable("StatusWord", "WORD", status.where()));
+    output().ifPresent(e -> inputs.add(new Variable("OutputRaw", type(e), e.where())));
     return inputs;
   }
 

@@ -6,25 +6,25 @@ import java.util.Set;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /** Why a block that would not be true is not written. */
 final class LinkRefusals {
-  private static final Set<RegisterType> WORDS =
-      EnumSet.of(RegisterType.BITS_16, RegisterType.UNSIGNED_16, RegisterType.SIGNED_16);
-  private static final Set<RegisterType> NUMBERS =
+  private static final Set<ValueType> WORDS =
+      EnumSet.of(ValueType.BITS_16, ValueType.UNSIGNED_16, ValueType.SIGNED_16);
+  private static final Set<ValueType> NUMBERS =
       EnumSet.of(
-          RegisterType.SIGNED_16,
-          RegisterType.UNSIGNED_16,
-          RegisterType.SIGNED_32,
-          RegisterType.UNSIGNED_32,
-          RegisterType.FLOAT_32);
+          ValueType.SIGNED_16,
+          ValueType.UNSIGNED_16,
+          ValueType.SIGNED_32,
+          ValueType.UNSIGNED_32,
+          ValueType.FLOAT_32);
 
   private final AxisAssembly axis;
   private final RegisterMap map;
@@ -37,12 +37,12 @@ final class LinkRefusals {
   }
 
   /** The register of a control or status word: sixteen bits, and a command can be written. */
-  RegisterEntry word(RegisterRole role) {
+  RegisterEntry word(ValueRole role) {
     RegisterEntry entry = needed(role);
     if (!WORDS.contains(entry.type())) {
       throw refused(entry, "holds %s, a word has 16 bits".formatted(entry.type().label()));
     }
-    if (role == RegisterRole.CONTROL_WORD) {
+    if (role == ValueRole.CONTROL_WORD) {
       writable(entry);
     }
     return entry;
@@ -50,7 +50,7 @@ final class LinkRefusals {
 
   /** The register of the reference: a writable number in a unit of speed, for both directions. */
   RegisterEntry reference() {
-    RegisterEntry entry = needed(RegisterRole.REFERENCE);
+    RegisterEntry entry = needed(ValueRole.REFERENCE);
     writable(entry);
     measured(entry);
     direction(entry);
@@ -64,7 +64,7 @@ final class LinkRefusals {
   /** A time-out is a number in a unit of time, and the register holds what the bus needs. */
   void timeout(RegisterEntry entry, LinkWatch watch) {
     number(entry);
-    if (!RegisterRole.LINK_TIMEOUT.isCountedIn(entry.unit())) {
+    if (!ValueRole.LINK_TIMEOUT.isCountedIn(entry.unit())) {
       throw refused(
           entry, "is counted in '%s', which tells no time; s and ms do".formatted(entry.unit()));
     }
@@ -97,7 +97,7 @@ final class LinkRefusals {
     }
   }
 
-  private RegisterEntry needed(RegisterRole role) {
+  private RegisterEntry needed(ValueRole role) {
     return map.entry(role)
         .orElseThrow(
             () ->
@@ -159,6 +159,6 @@ final class LinkRefusals {
   private IllegalArgumentException refused(RegisterEntry entry, String why) {
     return new IllegalArgumentException(
         "%s, register %s (%s): it %s"
-            .formatted(axis.axis().name(), entry.name(), entry.place(), why));
+            .formatted(axis.axis().name(), entry.name(), entry.where(), why));
   }
 }

@@ -1,7 +1,10 @@
 package unimotus.core.program;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
+import static unimotus.core.program.Literals.hex;
+import static unimotus.core.program.Literals.plus;
+import static unimotus.core.program.Literals.real;
+import static unimotus.core.program.Literals.time;
+
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -9,8 +12,6 @@ import java.util.stream.Collectors;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.motor.SpeedScale;
@@ -20,14 +21,13 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /** The statements of the block that commands one drive. */
 final class LinkStatements {
   /** A drive magnetises its motor and lets it go within this time (common practice). */
   private static final double DRIVE_SECONDS = 1;
-
-  /** More than the 24 bits of a REAL hold. */
-  private static final int REAL_DIGITS = 10;
 
   private final AxisAssembly axis;
   private final RegisterMap map;
@@ -49,7 +49,7 @@ final class LinkStatements {
   List<String> write(RegisterEntry reference) {
     watchLink();
     readState();
-    map.entry(RegisterRole.OUTPUT_FREQUENCY).ifPresent(this::readActual);
+    map.entry(ValueRole.OUTPUT_FREQUENCY).ifPresent(this::readActual);
     lockStart();
     pulseReset();
     command();
@@ -98,12 +98,12 @@ final class LinkStatements {
 
   private void readActual(RegisterEntry entry) {
     String type = LinkProgram.type(entry);
-    say("The actual frequency: " + entry.place());
+    say("The actual frequency: " + entry.where());
     add("IF Answered THEN");
     add(
         "  ActualHertz := %s * %s%s;"
             .formatted(
-                entry.type() == RegisterType.FLOAT_32 ? "OutputRaw" : type + "_TO_REAL(OutputRaw)",
+                entry.type() == ValueType.FLOAT_32 ? "OutputRaw" : type + "_TO_REAL(OutputRaw)",
                 real(speeds().hertz(entry.scale(), entry.unit())),
                 plus(speeds().hertz(entry.offset(), entry.unit()))));
     add("END_IF;");
@@ -321,7 +321,7 @@ final class LinkStatements {
       add("  Hertz := -Hertz;");
       add("END_IF;");
     }
-    say(entry.place());
+    say(entry.where());
     double perHertz = speeds().value(1, entry.unit()) / entry.scale();
     double one = raw(entry, entry.minimum());
     double other = raw(entry, entry.maximum());
@@ -333,7 +333,7 @@ final class LinkStatements {
                 plus(-entry.offset() / entry.scale()),
                 real(Math.max(one, other))));
     add(
-        entry.type() == RegisterType.FLOAT_32
+        entry.type() == ValueType.FLOAT_32
             ? "ReferenceRaw := Raw;"
             : "ReferenceRaw := REAL_TO_%s(Raw);".formatted(LinkProgram.type(entry)));
   }
@@ -343,10 +343,10 @@ final class LinkStatements {
         .ifPresent(
             e -> {
               add("");
-              say("The drive's own time-out: " + e.place());
+              say("The drive's own time-out: " + e.where());
               String raw = real(timeoutRaw(e));
               add(
-                  e.type() == RegisterType.FLOAT_32
+                  e.type() == ValueType.FLOAT_32
                       ? "TimeoutRaw := %s;".formatted(raw)
                       : "TimeoutRaw := REAL_TO_%s(%s);".formatted(LinkProgram.type(e), raw));
             });
@@ -356,7 +356,7 @@ final class LinkStatements {
   private double timeoutRaw(RegisterEntry entry) {
     double wanted = LinkProgram.timeout(entry, watch);
     double raw = (wanted - entry.offset()) / entry.scale();
-    return entry.type() == RegisterType.FLOAT_32 ? raw : Math.ceil(raw - 1e-9);
+    return entry.type() == ValueType.FLOAT_32 ? raw : Math.ceil(raw - 1e-9);
   }
 
   private void remember() {
@@ -382,25 +382,5 @@ final class LinkStatements {
 
   private void add(String line) {
     body.add(line);
-  }
-
-  private static String hex(int word) {
-    return "16#%04X".formatted(word);
-  }
-
-  /** A number that is added; nothing where it is zero. */
-  private static String plus(double value) {
-    return value == 0 ? "" : (value < 0 ? " - " : " + ") + real(Math.abs(value));
-  }
-
-  /** A real literal always has a point. */
-  private static String real(double value) {
-    BigDecimal rounded = new BigDecimal(value).round(new MathContext(REAL_DIGITS));
-    String text = rounded.signum() == 0 ? "0" : rounded.stripTrailingZeros().toPlainString();
-    return text.contains(".") ? text : text + ".0";
-  }
-
-  private static String time(double seconds) {
-    return "T#%dms".formatted(Math.round(1000 * seconds));
   }
 }

@@ -19,7 +19,8 @@ import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.Wire;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.SettingValue;
 
 /**
@@ -125,7 +126,11 @@ public record DesignDigest(Map<Part, String> byPart, String programWithPresets) 
         : ((SettingValue.Choice) value).value();
   }
 
-  private static String plate(Plate p) {
+  private static String plate(MotorPlate plate) {
+    return plate instanceof InductionPlate induction ? plate(induction) : plate.toString();
+  }
+
+  private static String plate(InductionPlate p) {
     return joined(
         p.powerWatts(),
         p.voltageVolts(),
@@ -139,7 +144,7 @@ public record DesignDigest(Map<Part, String> byPart, String programWithPresets) 
 
   private static String power(AxisAssembly axis) {
     DrivePlate plate = axis.record().plate();
-    Feed feed = axis.record().feed();
+    Feed feed = axis.feed();
     return joined(
         axis.driveSheet().id(),
         plate.suffix(),

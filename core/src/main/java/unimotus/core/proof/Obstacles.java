@@ -43,7 +43,7 @@ public record Obstacles(List<String> signal, List<String> motion) {
           Rule.STOP_UNASSIGNED,
           Rule.SHORT_CIRCUIT,
           Rule.BURDEN,
-          Rule.SERVO_ON_DRIVE,
+          Rule.MOTOR_ON_DRIVE,
           Rule.USED_TWICE,
           Rule.UNKNOWN_TERMINAL,
           Rule.MIXED_WIRE,

@@ -122,6 +122,7 @@ public final class Predictor {
     }
     if (!obstacles.hinderMotion()) {
       predictor.predictions.addAll(TimePredictions.of(axis, path));
+      predictor.predictions.addAll(OutputPredictions.of(axis, path));
     }
     predictor.predictions.addAll(ProbePredictions.of(axis));
     predictor.trip();

@@ -76,7 +76,7 @@ public final class ReadyList {
         "What programs drive and controller knows their firmware.",
         EnumSet.of(Part.POWER, Part.CONTROLLER));
     modules(axis.driveSheet().identity(), axis.record().plate());
-    double volts = axis.record().feed().mainsVolts();
+    double volts = axis.feed().mainsVolts();
     items.add(
         new Prediction(
             PREFIX + "identify.mains",
@@ -107,7 +107,7 @@ public final class ReadyList {
   }
 
   private void power() {
-    for (PowerItem item : PowerSide.of(axis.driveSheet().power(), axis.record().feed())) {
+    for (PowerItem item : PowerSide.of(axis.driveSheet().power(), axis.feed())) {
       if (!item.key().equals("mains")) {
         items.add(
             prediction(

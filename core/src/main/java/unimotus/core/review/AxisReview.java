@@ -17,6 +17,7 @@ import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
+import unimotus.core.program.AddressChecks;
 import unimotus.core.proof.Obstacles;
 import unimotus.core.settings.LinkChecks;
 import unimotus.core.settings.RecordChecks;
@@ -72,6 +73,7 @@ public record AxisReview(
     found.addAll(RecordChecks.check(assembly));
     found.addAll(IdentityChecks.check(assembly));
     found.addAll(PowerChecks.check(assembly));
+    found.addAll(AddressChecks.check(assembly));
     List<JudgedStop> stops = JudgedStop.all(assembly);
     found.addAll(StopChecks.check(assembly, stops));
     return new AxisReview(

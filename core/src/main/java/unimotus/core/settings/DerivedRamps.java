@@ -14,8 +14,8 @@ import unimotus.core.motor.MotorTorque;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.DriveRatings;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.NumberSetting;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
 /**
@@ -29,7 +29,7 @@ final class DerivedRamps {
   private static final String PRACTICE = "common practice";
 
   private final AxisAssembly axis;
-  private final Plate plate;
+  private final InductionPlate plate;
   private final Map<SettingRole, Ramp> ramps = new EnumMap<>(SettingRole.class);
 
   /**
@@ -42,7 +42,7 @@ final class DerivedRamps {
 
   DerivedRamps(AxisAssembly axis) {
     this.axis = axis;
-    this.plate = axis.motor().plate();
+    this.plate = axis.inductionPlate();
   }
 
   Map<SettingRole, Ramp> ramps() {

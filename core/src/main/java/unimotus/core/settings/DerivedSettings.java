@@ -15,14 +15,18 @@ import unimotus.core.machine.Reference;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.Option;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.OutputQuantity;
 import unimotus.core.sheet.PresetInputs;
 import unimotus.core.sheet.SelectorRole;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.sheet.StepperPlate;
 
 /**
  * The settings that follow from what is known of an axis: the plate's numbers, the command over
@@ -68,7 +72,28 @@ public final class DerivedSettings {
   }
 
   private void plate() {
-    Plate plate = axis.motor().plate();
+    MotorPlate any = axis.motor().plate();
+    if (any instanceof InductionPlate induction) {
+      plate(induction);
+    } else if (any instanceof ServoPlate servo) {
+      plate(servo);
+    }
+  }
+
+  private void plate(ServoPlate plate) {
+    copied(SettingRole.MOTOR_POWER, "power", plate.ratedWatts(), MeasureUnit.WATT_UNIT);
+    copied(SettingRole.MOTOR_VOLTAGE, "voltage", plate.voltageVolts(), MeasureUnit.VOLT_UNIT);
+    copied(
+        SettingRole.MOTOR_CURRENT,
+        "current at standstill",
+        plate.stallAmperes(),
+        MeasureUnit.AMPERE_UNIT);
+    copied(SettingRole.MOTOR_FREQUENCY, "n·p/120", plate.ratedHertz(), MeasureUnit.HERTZ_UNIT);
+    copied(SettingRole.MOTOR_SPEED, "speed", plate.ratedRpm(), MeasureUnit.RPM);
+    copied(SettingRole.MOTOR_POLES, "poles", plate.poles(), MeasureUnit.ONE);
+  }
+
+  private void plate(InductionPlate plate) {
     copied(SettingRole.MOTOR_POWER, "power", plate.powerWatts(), MeasureUnit.WATT_UNIT);
     copied(SettingRole.MOTOR_VOLTAGE, "voltage", plate.voltageVolts(), MeasureUnit.VOLT_UNIT);
     copied(SettingRole.MOTOR_CURRENT, "current", plate.currentAmperes(), MeasureUnit.AMPERE_UNIT);
@@ -102,12 +127,10 @@ public final class DerivedSettings {
   }
 
   private void limits() {
-    Plate plate = axis.motor().plate();
     number(
         axis.driveSheet().setting(SettingRole.OVERLOAD_CURRENT),
         "The electronic overload stands at the plate current, exactly.",
-        new Step(
-            "overload", "I_plate", "", plate.currentAmperes(), MeasureUnit.AMPERE_UNIT, PRACTICE));
+        new Step("overload", "I_plate", "", plateAmperes(), MeasureUnit.AMPERE_UNIT, PRACTICE));
     number(
         axis.driveSheet().setting(SettingRole.MAXIMUM_FREQUENCY),
         "The program means this frequency by 100 %.",
@@ -127,7 +150,21 @@ public final class DerivedSettings {
             : "The load asks for torque at any speed.");
   }
 
+  private double plateAmperes() {
+    MotorPlate plate = axis.motor().plate();
+    if (plate instanceof InductionPlate induction) {
+      return induction.currentAmperes();
+    }
+    return plate instanceof ServoPlate servo
+        ? servo.stallAmperes()
+        : ((StepperPlate) plate).ratedAmperes();
+  }
+
+  /** What a ramp takes of a motor is worked out for induction motors only. */
   private void ramps() {
+    if (axis.motor().induction().isEmpty()) {
+      return;
+    }
     new DerivedRamps(axis)
         .ramps()
         .forEach(
@@ -224,6 +261,14 @@ public final class DerivedSettings {
           axis.driveSheet().setting(SettingRole.ANSWER_RANGE, output),
           channelRange(input),
           "%s of the controller reads %s.".formatted(input, channelRange(input)));
+      choice(
+          axis.driveSheet().setting(SettingRole.ANSWER_MEANING, output),
+          OutputQuantity.FREQUENCY.word(),
+          "The program takes the answer for the speed.");
+      number(
+          axis.driveSheet().setting(SettingRole.ANSWER_LOW, output),
+          "The program takes the low end for standstill.",
+          new Step("low end", "", "", 0, MeasureUnit.PERCENT, PRACTICE));
       number(
           axis.driveSheet().setting(SettingRole.ANSWER_FULL_SCALE, output),
           "The same at both ends: the program reads this as 100 %.",

@@ -11,6 +11,7 @@ import org.jspecify.annotations.Nullable;
  *
  * @param id stable id
  * @param name class of the device in words
+ * @param driveKind what it makes of the mains, and which motors it runs
  * @param terminals control terminals
  * @param selectors switches and jumpers
  * @param converterBits resolution of the analog inputs, 8 to 24 bit
@@ -28,6 +29,7 @@ import org.jspecify.annotations.Nullable;
 public record DriveSheet(
     String id,
     String name,
+    DriveKind driveKind,
     List<Terminal> terminals,
     List<Selector> selectors,
     int converterBits,

@@ -1,18 +1,15 @@
 package unimotus.core.sheet;
 
 import java.util.List;
-import org.jspecify.annotations.Nullable;
 
 /**
- * A class of three-phase motor with the figures of its plate.
+ * A class of motor with the figures of its plate.
  *
  * @param id stable id
  * @param name class of the motor in words
  * @param plate the plate
- * @param servo what a servo plate says besides; null for an induction motor
  */
-public record MotorSheet(String id, String name, Plate plate, @Nullable ServoPlate servo)
-    implements DeviceSheet {
+public record MotorSheet(String id, String name, MotorPlate plate) implements DeviceSheet {
 
   @Override
   public List<Terminal> terminals() {
@@ -26,7 +23,7 @@ public record MotorSheet(String id, String name, Plate plate, @Nullable ServoPla
 
   @Override
   public MotorSheet withIdentity(String nextId, String nextName) {
-    return new MotorSheet(nextId, nextName, plate, servo);
+    return new MotorSheet(nextId, nextName, plate);
   }
 
   @Override

@@ -14,6 +14,8 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param poles pole count
  * @param encoderCounts counts of the feedback a turn
  * @param brakeNewtonMetres torque of the holding brake; 0 for none
+ * @param voltageVolts mains voltage of the drives it is wound for, line to line
+ * @param inertiaKgM2 moment of inertia of the rotor
  */
 @RecordBuilder
 public record ServoPlate(
@@ -25,8 +27,10 @@ public record ServoPlate(
     double backVoltsPerThousandRpm,
     int poles,
     int encoderCounts,
-    double brakeNewtonMetres)
-    implements ServoPlateBuilder.With {
+    double brakeNewtonMetres,
+    double voltageVolts,
+    double inertiaKgM2)
+    implements MotorPlate, ServoPlateBuilder.With {
   private static final double THOUSAND_RPM = 1000 * 2 * Math.PI / 60;
 
   /** Two statements of the same thing on a plate agree this far, or one is mistyped. */
@@ -42,6 +46,9 @@ public record ServoPlate(
       throw new IllegalArgumentException(
           "servo plate: torque, current, speed and torque constant must be over 0");
     }
+    if (!(voltageVolts > 0 && inertiaKgM2 > 0)) {
+      throw new IllegalArgumentException("servo plate: voltage and inertia must be over 0");
+    }
     if (poles < 2 || poles % 2 != 0) {
       throw new IllegalArgumentException("servo plate: poles must be even, not " + poles);
     }
@@ -49,6 +56,11 @@ public record ServoPlate(
       throw new IllegalArgumentException(
           "servo plate: counts must be 1 or more, brake and voltage not negative");
     }
+  }
+
+  @Override
+  public MotorKind kind() {
+    return MotorKind.PERMANENT_MAGNET;
   }
 
   /** f = n·p/120 at rated speed, in hertz. */

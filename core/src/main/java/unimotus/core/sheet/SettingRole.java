@@ -81,6 +81,12 @@ public enum SettingRole {
   ANSWER_RANGE,
   /** Of one analog output: the frequency shown as full scale. */
   ANSWER_FULL_SCALE,
+  /** Of one analog output: what it shows, {@code frequency}, {@code current}, … or {@code none}. */
+  ANSWER_MEANING,
+  /** Of one analog output: full scale of what is no speed, in percent of its rated value. */
+  ANSWER_FULL_SHARE,
+  /** Of one analog output: what the low end of its range shows, in percent of full scale. */
+  ANSWER_LOW,
   /** The application the works' values are made for; entering it rewrites others. */
   MACRO,
   /** {@code 50} or {@code 60}; entering it rewrites others. */
@@ -141,6 +147,7 @@ public enum SettingRole {
       case INPUT_LEVEL -> Option.words(Option.ACTIVE_HIGH, Option.ACTIVE_LOW);
       case SLIP_COMPENSATION, ANALOG_INVERT -> ON_OFF;
       case INPUT_FUNCTION, OUTPUT_FUNCTION -> meanings();
+      case ANSWER_MEANING -> outputQuantities();
       case ANALOG_RANGE, ANSWER_RANGE ->
           Arrays.stream(SignalRange.values()).map(SignalRange::label).toList();
       case LOSS_ACTION -> Option.words(Option.NONE, Option.FAULT, Option.HOLD);
@@ -152,6 +159,12 @@ public enum SettingRole {
       case FACTORY_RESET -> Option.words(Option.NONE, Option.ALL, Option.KEEP_LINK);
       default -> List.of();
     };
+  }
+
+  private static List<String> outputQuantities() {
+    List<String> words = new ArrayList<>(List.of("none"));
+    Arrays.stream(OutputQuantity.values()).map(OutputQuantity::word).forEach(words::add);
+    return words;
   }
 
   private static List<String> meanings() {

@@ -56,7 +56,7 @@ public record BrakingEnergy(
     double kinetic =
         RampFormulas.kineticJoules(load.inertiaKgM2(), ramp.fromRpm())
             - RampFormulas.kineticJoules(load.inertiaKgM2(), ramp.toRpm());
-    double efficiency = MotorFormulas.efficiency(axis.motor().plate()) * DRIVE_EFFICIENCY;
+    double efficiency = motorEfficiency(axis) * DRIVE_EFFICIENCY;
     double pushed = 0;
     double peak = 0;
     for (int i = 0; i < SLICES; i++) {
@@ -65,7 +65,7 @@ public record BrakingEnergy(
       peak = Math.max(peak, watts * efficiency);
     }
     double returned = pushed * efficiency;
-    double mains = axis.record().feed().mainsVolts();
+    double mains = axis.feed().mainsVolts();
     double trip = mains > CLASS_BORDER_VOLTS ? TRIP_400_VOLTS : TRIP_230_VOLTS;
     double farads = stop.linkMicrofarads() * 1e-6;
     double link = farads / 2 * (trip * trip - 2 * mains * mains);
@@ -92,6 +92,11 @@ public record BrakingEnergy(
                 link,
                 "trip voltage of the class (common practice)"));
     return new BrakingEnergy(kinetic, pushed, returned, link, peak, trip, sum);
+  }
+
+  /** A plate without an efficiency sends all of it back, which asks most of the link. */
+  private static double motorEfficiency(AxisAssembly axis) {
+    return axis.motor().induction().map(MotorFormulas::efficiency).orElse(1.0);
   }
 
   /** Power the shaft pushes back at a share of the ramp; negative while friction outweighs. */

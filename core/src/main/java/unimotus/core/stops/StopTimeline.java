@@ -6,6 +6,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
+import unimotus.core.motor.FieldFigures;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.sheet.SettingRole;
 
@@ -156,13 +157,13 @@ public record StopTimeline(
   }
 
   private static double plateHertz(AxisAssembly axis) {
-    return axis.motor().plate().frequencyHertz();
+    return FieldFigures.of(axis).ratedHertz();
   }
 
   private static double fieldRpm(AxisAssembly axis, ToDoubleFunction<EffectiveSettings> hertz) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     return MotorFormulas.synchronousRpm(
-        hertz.applyAsDouble(settings), MotorFormulas.poles(axis.motor().plate()));
+        hertz.applyAsDouble(settings), FieldFigures.of(axis).poles());
   }
 
   /** Time until the last element has taken notice, in seconds. */

@@ -5,9 +5,12 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Unusable;
+import unimotus.core.motor.Pairing;
+import unimotus.core.sheet.MotorKind;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.PlacedDevice;
 
@@ -71,7 +74,7 @@ public record StopVerdict(
     if (strict.unstopped().isPresent()) {
       return unstopped(circuit, strict);
     }
-    Optional<String> puzzle = worst.puzzle().or(strict::puzzle);
+    Optional<String> puzzle = worst.puzzle().or(strict::puzzle).or(() -> motion(circuit.axis()));
     if (puzzle.isPresent()) {
       return plain(StopOutcome.CANNOT_BE_TOLD, puzzle.get());
     }
@@ -171,6 +174,18 @@ public record StopVerdict(
                 .sorted()
                 .findFirst()
                 .map("a wire of it ends on %s, which is not there"::formatted));
+  }
+
+  /** Why it cannot be told how the shaft comes to rest, where the wiring would stop it. */
+  private static Optional<String> motion(AxisAssembly axis) {
+    return Pairing.fault(axis)
+        .or(
+            () ->
+                axis.motor().plate().kind() == MotorKind.STEPPER
+                    ? Optional.of(
+                        "%s is a step motor: how it comes to rest is not worked out"
+                            .formatted(axis.motor().name()))
+                    : Optional.empty());
   }
 
   /** Whether figures may be told of the stop. */

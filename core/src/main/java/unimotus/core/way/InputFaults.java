@@ -19,7 +19,10 @@ public final class InputFaults {
           SettingRole.DEAD_BAND,
           SettingRole.LOSS_ACTION,
           SettingRole.ANSWER_RANGE,
-          SettingRole.ANSWER_FULL_SCALE);
+          SettingRole.ANSWER_FULL_SCALE,
+          SettingRole.ANSWER_MEANING,
+          SettingRole.ANSWER_FULL_SHARE,
+          SettingRole.ANSWER_LOW);
 
   private InputFaults() {}
 

@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.analog.SignalRange;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.AxisAssembly;
@@ -18,6 +17,7 @@ import unimotus.core.machine.Reference;
 import unimotus.core.machine.Unusable;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.motor.Pairing;
 import unimotus.core.path.AnswerModule;
 import unimotus.core.path.AnswerPath;
 import unimotus.core.path.AnswerProgram;
@@ -27,6 +27,7 @@ import unimotus.core.path.DriveAnswer;
 import unimotus.core.path.GearStage;
 import unimotus.core.path.GearTrain;
 import unimotus.core.path.InductionMotor;
+import unimotus.core.path.MotorLink;
 import unimotus.core.path.MotorPoles;
 import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFindings;
@@ -35,8 +36,10 @@ import unimotus.core.path.ProgramScale;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.SlipStage;
 import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorKind;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.Option;
-import unimotus.core.sheet.Plate;
 import unimotus.core.sheet.SettingRole;
 
 /** Builds the signal path of an axis from its design. */
@@ -56,8 +59,9 @@ public final class PathFactory {
 
   /** Why an axis has no signal path that anything could be told of; empty where it has one. */
   public static Optional<String> fault(AxisAssembly axis) {
-    if (axis.motor().servo() != null) {
-      return Optional.of("%s is a servo motor".formatted(axis.motor().name()));
+    Optional<String> motor = Pairing.fault(axis).or(() -> notModelled(axis));
+    if (motor.isPresent()) {
+      return motor;
     }
     Optional<String> plate = plateFault(axis);
     if (plate.isPresent()) {
@@ -76,8 +80,18 @@ public final class PathFactory {
         .or(() -> Ways.of(axis).fault(axis));
   }
 
+  /** Speed, predictions and dry-run are worked out for induction motors only. */
+  private static Optional<String> notModelled(AxisAssembly axis) {
+    MotorPlate plate = axis.motor().plate();
+    return plate.kind() == MotorKind.INDUCTION
+        ? Optional.empty()
+        : Optional.of(
+            "%s is a %s: its path is not worked out yet"
+                .formatted(axis.motor().name(), plate.kind().label()));
+  }
+
   private static Optional<String> plateFault(AxisAssembly axis) {
-    Plate plate = axis.motor().plate();
+    InductionPlate plate = axis.inductionPlate();
     try {
       MotorFormulas.poles(plate);
       MotorFormulas.ratedSlipRpm(plate);
@@ -153,7 +167,11 @@ public final class PathFactory {
     Mechanics mechanics = axis.axis().mechanics();
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     CommandLink link = Ways.of(axis).link(axis);
-    Plate plate = axis.motor().plate();
+    InductionPlate plate = axis.inductionPlate();
+    MotorLink motor =
+        new InductionMotor(
+            new MotorPoles(MotorFormulas.poles(plate), 1, link.maximumHertz()),
+            slip(axis, plate, settings));
     return new SignalPath(
         new ProgramScale(
             reference.speedAtZero(),
@@ -162,13 +180,11 @@ public final class PathFactory {
             link.leastPercent(),
             link.commander()),
         link,
-        new InductionMotor(
-            new MotorPoles(MotorFormulas.poles(plate), 1, link.maximumHertz()),
-            slip(axis, plate, settings)),
+        motor,
         new GearTrain(
             new GearStage(mechanics.gearRatio()),
             new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText())),
-        axis.axis().answer().isWired() ? answer(axis, settings) : null);
+        answer(axis, settings, motor));
   }
 
   /**
@@ -204,7 +220,8 @@ public final class PathFactory {
         .with(link);
   }
 
-  private static SlipStage slip(AxisAssembly axis, Plate plate, EffectiveSettings settings) {
+  private static SlipStage slip(
+      AxisAssembly axis, InductionPlate plate, EffectiveSettings settings) {
     return new SlipStage(
         MotorFormulas.ratedSlipRpm(plate),
         MotorFormulas.ratedTorqueNewtonMetres(plate),
@@ -212,26 +229,28 @@ public final class PathFactory {
         settings.is(SettingRole.SLIP_COMPENSATION, Option.ON, Option.OFF));
   }
 
-  private static AnswerPath answer(AxisAssembly axis, EffectiveSettings settings) {
+  /** Null where none is wired, or the output is set to show nothing. */
+  private static @Nullable AnswerPath answer(
+      AxisAssembly axis, EffectiveSettings settings, MotorLink motor) {
     Answer answer = axis.axis().answer();
-    String output = String.valueOf(answer.output());
-    String input = String.valueOf(answer.input());
-    SignalRange sent =
-        SignalRange.ofLabel(
-                settings.choice(SettingRole.ANSWER_RANGE, output, Channels.USUAL_RANGE.label()))
-            .orElse(Channels.USUAL_RANGE);
-    double fullScale =
-        settings.number(
-            SettingRole.ANSWER_FULL_SCALE,
-            output,
-            settings.number(SettingRole.MAXIMUM_FREQUENCY, 50));
-    return new AnswerPath(
-        new DriveAnswer(output, sent, fullScale),
-        new AnswerModule(
-            input,
-            Channels.range(axis, input),
-            Channels.fullScale(axis, input, answer.programFullScaleCounts())),
-        new AnswerProgram(
-            answer.programFullScaleCounts(), answer.speedAtFull(), axis.axis().mechanics().unit()));
+    String output = answer.output();
+    String input = answer.input();
+    if (output == null || input == null) {
+      return null;
+    }
+    return DriveAnswer.of(axis, output, motor)
+        .map(
+            drive ->
+                new AnswerPath(
+                    drive,
+                    new AnswerModule(
+                        input,
+                        Channels.range(axis, input),
+                        Channels.fullScale(axis, input, answer.programFullScaleCounts())),
+                    new AnswerProgram(
+                        answer.programFullScaleCounts(),
+                        answer.speedAtFull(),
+                        axis.axis().mechanics().unit())))
+        .orElse(null);
   }
 }

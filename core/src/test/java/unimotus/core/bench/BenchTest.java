@@ -20,12 +20,12 @@ import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.DriveSheet;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.way.PathFactory;
 
 class BenchTest {
-  private static final Plate PLATE = Fixtures.PLATE;
+  private static final InductionPlate PLATE = Fixtures.PLATE;
 
   private static BenchSetup setup(ShaftLoad load, double up, double down, boolean rampStop) {
     return new BenchSetup(n -> 2 * n, 50, 50, up, down, rampStop, false, PLATE, 60, load);

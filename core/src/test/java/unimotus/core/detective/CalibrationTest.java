@@ -12,7 +12,6 @@ import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
@@ -21,6 +20,7 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.PathFactory;
 import unimotus.core.way.analog.AnalogCause;
 import unimotus.core.way.register.RegisterCause;
@@ -114,16 +114,16 @@ class CalibrationTest {
             "0-10 V, heavy",
             volts().with(Fixtures.axis(volts()).withLoad(new Load(20, heavy, 0, 0, 1))),
             loaded));
-    kinds.add(register("register 0.01 Hz", RegisterType.SIGNED_16, 0.01, "Hz", 400, 0.01, 1));
-    kinds.add(register("register 0.1 %", RegisterType.UNSIGNED_16, 0.1, "%", 100, 0.05, 1));
-    kinds.add(register("register rpm", RegisterType.SIGNED_16, 1, "rpm", 3000, 1 / 30.0, 1));
-    kinds.add(register("register 32 bit", RegisterType.UNSIGNED_32, 0.001, "Hz", 400, 0.001, 2));
+    kinds.add(register("register 0.01 Hz", ValueType.SIGNED_16, 0.01, "Hz", 400, 0.01, 1));
+    kinds.add(register("register 0.1 %", ValueType.UNSIGNED_16, 0.1, "%", 100, 0.05, 1));
+    kinds.add(register("register rpm", ValueType.SIGNED_16, 1, "rpm", 3000, 1 / 30.0, 1));
+    kinds.add(register("register 32 bit", ValueType.UNSIGNED_32, 0.001, "Hz", 400, 0.001, 2));
     return kinds;
   }
 
   private static Kind register(
       String name,
-      RegisterType type,
+      ValueType type,
       double scale,
       String unit,
       double most,
@@ -132,7 +132,7 @@ class CalibrationTest {
     SimulatedAxis axis = belt();
     axis.register = true;
     axis.words = words;
-    axis.signed = type == RegisterType.SIGNED_16;
+    axis.signed = type == ValueType.SIGNED_16;
     axis.hertzPerStep = hertz;
     axis.hertzPerStepInDrive = hertz;
     return new Kind(name, Fixtures.overRegister(Fixtures.reference(type, scale, unit, most)), axis);

@@ -10,12 +10,12 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.Fixtures;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reading;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Predictor;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.PathFactory;
 import unimotus.core.way.register.RegisterCause;
 
@@ -24,13 +24,13 @@ class RegisterDetectiveTest {
   private static final int[] PERCENTS = {0, 50, 100};
 
   /** The belt of the fixtures, 50 Hz at 25 m/min. */
-  private static AxisAssembly axis(RegisterType type, double scale, String unit) {
+  private static AxisAssembly axis(ValueType type, double scale, String unit) {
     return Fixtures.assembly(Fixtures.overRegister(Fixtures.reference(type, scale, unit, 400)));
   }
 
   static Stream<Arguments> signatures() {
-    AxisAssembly hertz = axis(RegisterType.SIGNED_16, 0.01, "Hz");
-    AxisAssembly percent = axis(RegisterType.UNSIGNED_16, 0.1, "%");
+    AxisAssembly hertz = axis(ValueType.SIGNED_16, 0.01, "Hz");
+    AxisAssembly percent = axis(ValueType.UNSIGNED_16, 0.1, "%");
     double[] right = {0, 2500, 5000};
     return Stream.of(
         Arguments.of(AxisCause.AS_DESIGNED, hertz, right, new double[] {0, 25, 50}),

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.stream.DoubleStream;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
@@ -17,6 +16,7 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.PathFactory;
 import unimotus.core.way.analog.AnalogCause;
 import unimotus.core.way.register.RegisterCause;
@@ -44,7 +44,7 @@ class VariantsTest {
               Fixtures.withDriveSelector(project, "AI1.kind", "voltage"), "P18", "0-10 V"));
     }
 
-    static Belt register(String unit, double scale, RegisterType type) {
+    static Belt register(String unit, double scale, ValueType type) {
       return new Belt(Fixtures.overRegister(Fixtures.reference(type, scale, unit, 400)));
     }
 
@@ -243,7 +243,7 @@ class VariantsTest {
   /** Hertz taken for percent of 50 Hz or for rpm at four poles, and other decimals. */
   @Test
   void registers() {
-    Belt hertz = Belt.register("Hz", 0.01, RegisterType.UNSIGNED_16);
+    Belt hertz = Belt.register("Hz", 0.01, ValueType.UNSIGNED_16);
     List<String> scales = hertz.texts(RegisterCause.REGISTER_SCALE);
     assertThat(scales)
         .contains(
@@ -258,7 +258,7 @@ class VariantsTest {
     assertThat(hertz.atHalf(RegisterCause.REGISTER_SCALE).get(percent)).isEqualTo(12.5);
     assertThat(hertz.texts(RegisterCause.REGISTER_ORDER)).containsExactly("taken as BADC");
     assertThat(hertz.of(AxisCause.DRIVE_SPAN)).isEmpty();
-    Belt share = Belt.register("%", 0.1, RegisterType.UNSIGNED_16);
+    Belt share = Belt.register("%", 0.1, ValueType.UNSIGNED_16);
     assertThat(share.texts(AxisCause.DRIVE_SPAN))
         .containsExactly(
             "100 % is 40 Hz in the drive",
@@ -271,7 +271,7 @@ class VariantsTest {
         .containsExactly(20.0, 22.5, 30.0, 43.5, 50.0, 60.0);
     assertThat(share.texts(RegisterCause.REGISTER_SCALE))
         .noneMatch(t -> t.equals("one step is 0.1 % in the drive"));
-    Belt wide = Belt.register("Hz", 0.001, RegisterType.UNSIGNED_32);
+    Belt wide = Belt.register("Hz", 0.001, ValueType.UNSIGNED_32);
     assertThat(wide.texts(RegisterCause.REGISTER_ORDER))
         .containsExactly("taken as CDAB", "taken as BADC", "taken as DCBA");
     assertThat(hertz.of(AnalogCause.RAW_FULL_SCALE)).isEmpty();

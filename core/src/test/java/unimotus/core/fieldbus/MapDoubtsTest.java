@@ -13,7 +13,12 @@ import java.util.TreeSet;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Campaign;
-import unimotus.core.fieldbus.RegisterEntry.Access;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /**
  * Doubts about maps made at random against plain sets of addresses and numbers: what overlaps,
@@ -31,32 +36,34 @@ class MapDoubtsTest {
           RegisterTable.INPUT_REGISTER, new int[] {125, 0});
 
   /** Least, most and places of the numbers a type holds. */
-  private static final Map<RegisterType, double[]> HOLDS =
+  private static final Map<ValueType, double[]> HOLDS =
       Map.of(
-          RegisterType.UNSIGNED_16, new double[] {0, 65_535, 1},
-          RegisterType.SIGNED_16, new double[] {-32_768, 32_767, 1},
-          RegisterType.UNSIGNED_32, new double[] {0, 4_294_967_295.0, 2},
-          RegisterType.SIGNED_32, new double[] {-2_147_483_648.0, 2_147_483_647.0, 2});
+          ValueType.UNSIGNED_16, new double[] {0, 65_535, 1},
+          ValueType.SIGNED_16, new double[] {-32_768, 32_767, 1},
+          ValueType.UNSIGNED_32, new double[] {0, 4_294_967_295.0, 2},
+          ValueType.SIGNED_32, new double[] {-2_147_483_648.0, 2_147_483_647.0, 2});
 
   private static RegisterEntry entry(int number, Random random) {
-    List<RegisterType> types = new ArrayList<>(new TreeSet<>(HOLDS.keySet()));
+    List<ValueType> types = new ArrayList<>(new TreeSet<>(HOLDS.keySet()));
     boolean input = random.nextInt(4) == 0;
     double least = random.nextInt(3) == 0 ? -random.nextInt(700) : 0;
     int[] addresses = {number * 2, random.nextInt(10), 100 + random.nextInt(60)};
     return new RegisterEntry(
-        "value " + number,
-        input ? RegisterTable.INPUT_REGISTER : RegisterTable.HOLDING_REGISTER,
-        addresses[random.nextInt(3)],
-        types.get(random.nextInt(types.size())),
-        WordOrder.ABCD,
-        List.of(0.01, 0.1, 1.0, -0.01, 10.0).get(random.nextInt(5)),
-        random.nextInt(5) == 0 ? 20 : 0,
-        random.nextInt(3) == 0 ? "" : "%",
-        least,
-        least + 1 + random.nextInt(900),
-        Access.values()[random.nextInt(3)],
-        random.nextInt(3) == 0 ? "" : "g" + random.nextInt(2),
-        RegisterRole.values()[random.nextInt(4)]);
+        new DriveValue(
+            "value " + number,
+            ValueRole.values()[random.nextInt(4)],
+            types.get(random.nextInt(types.size())),
+            new Scaling(
+                List.of(0.01, 0.1, 1.0, -0.01, 10.0).get(random.nextInt(5)),
+                random.nextInt(5) == 0 ? 20 : 0,
+                random.nextInt(3) == 0 ? "" : "%"),
+            new Limits(least, least + 1 + random.nextInt(900)),
+            Access.values()[random.nextInt(3)]),
+        new RegisterPlace(
+            input ? RegisterTable.INPUT_REGISTER : RegisterTable.HOLDING_REGISTER,
+            addresses[random.nextInt(3)],
+            WordOrder.ABCD,
+            random.nextInt(3) == 0 ? "" : "g" + random.nextInt(2)));
   }
 
   private static Set<String> told(List<MapDoubt> doubts, MapDoubt.Kind kind) {
@@ -114,7 +121,7 @@ class MapDoubtsTest {
       expected.put(kind, new TreeSet<>());
     }
     Set<String> taken = new HashSet<>();
-    Set<RegisterRole> roles = new HashSet<>();
+    Set<ValueRole> roles = new HashSet<>();
     for (RegisterEntry e : entries) {
       if (places(e).stream().anyMatch(taken::contains)) {
         expected.get(MapDoubt.Kind.OVERLAP).add(e.name());
@@ -134,7 +141,7 @@ class MapDoubtsTest {
       if (e.access() != Access.READ && MOST.get(e.table())[1] == 0) {
         expected.get(MapDoubt.Kind.READ_ONLY).add(e.name());
       }
-      if (e.role() != RegisterRole.NONE && !roles.add(e.role())) {
+      if (e.role() != ValueRole.NONE && !roles.add(e.role())) {
         expected.get(MapDoubt.Kind.ROLE_TWICE).add(e.name());
       }
     }

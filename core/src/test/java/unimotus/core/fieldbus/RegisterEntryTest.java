@@ -7,40 +7,30 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
-import unimotus.core.fieldbus.RegisterEntry.Access;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /** What one register says, holds and is called; arithmetic, and a line's times from memory. */
 class RegisterEntryTest {
   private static final RegisterEntry SPEED =
       new RegisterEntry(
-          "Speed reference",
-          RegisterTable.HOLDING_REGISTER,
-          10,
-          RegisterType.SIGNED_16,
-          WordOrder.ABCD,
-          0.1,
-          5,
-          "Hz",
-          -50,
-          50,
-          Access.READ_WRITE,
-          "command");
+          DriveValue.named(
+              "Speed reference",
+              ValueType.SIGNED_16,
+              new Scaling(0.1, 5, "Hz"),
+              new Limits(-50, 50),
+              Access.READ_WRITE),
+          new RegisterPlace(RegisterTable.HOLDING_REGISTER, 10, WordOrder.ABCD, "command"));
 
-  private static RegisterEntry of(RegisterType type, String unit, double scale) {
+  private static RegisterEntry of(ValueType type, String unit, double scale) {
     return new RegisterEntry(
-        "Value",
-        RegisterTable.INPUT_REGISTER,
-        0,
-        type,
-        WordOrder.ABCD,
-        scale,
-        0,
-        unit,
-        0,
-        1,
-        Access.READ,
-        "");
+        DriveValue.named("Value", type, Scaling.of(scale, unit), new Limits(0, 1), Access.READ),
+        RegisterPlace.of(RegisterTable.INPUT_REGISTER, 0));
   }
 
   @Test
@@ -66,32 +56,35 @@ class RegisterEntryTest {
     assertThat(turned.held(-1e6)).isCloseTo(-3271.7, within(1e-9));
   }
 
+  private static String shown(RegisterEntry entry, int[] words) {
+    return entry.value().shown(entry.read(words), QuantityFormat.PLAIN);
+  }
+
   @Test
   void itIsShownAsWhatItIs() {
-    QuantityFormat format = QuantityFormat.PLAIN;
-    assertThat(SPEED.shown(new int[] {200}, format)).isEqualTo("25 Hz");
-    assertThat(of(RegisterType.UNSIGNED_16, "", 1).shown(new int[] {7}, format)).isEqualTo("7");
-    assertThat(of(RegisterType.BITS_16, "", 1).shown(new int[] {0x2F}, format)).isEqualTo("0x002F");
+    assertThat(shown(SPEED, new int[] {200})).isEqualTo("25 Hz");
+    assertThat(shown(of(ValueType.UNSIGNED_16, "", 1), new int[] {7})).isEqualTo("7");
+    assertThat(shown(of(ValueType.BITS_16, "", 1), new int[] {0x2F})).isEqualTo("0x002F");
   }
 
   @Test
   void itsPlaceIsToldInBothWays() {
-    assertThat(SPEED.place())
+    assertThat(SPEED.where())
         .isEqualTo("holding register 10 = 40011, Speed reference, one step 0.1 Hz");
-    assertThat(of(RegisterType.UNSIGNED_16, "", 1).place())
+    assertThat(of(ValueType.UNSIGNED_16, "", 1).where())
         .isEqualTo("input register 0 = 30001, Value");
-    assertThat(of(RegisterType.UNSIGNED_16, "", 10).place()).endsWith("one step 10");
-    assertThat(of(RegisterType.UNSIGNED_16, "Hz", 1).place()).endsWith("one step 1 Hz");
+    assertThat(of(ValueType.UNSIGNED_16, "", 10).where()).endsWith("one step 10");
+    assertThat(of(ValueType.UNSIGNED_16, "Hz", 1).where()).endsWith("one step 1 Hz");
   }
 
   @Test
   void aCopyDiffersInOneThing() {
-    assertThat(SPEED.withUnit("%").unit()).isEqualTo("%");
+    assertThat(SPEED.withScaling(1, "%").unit()).isEqualTo("%");
     assertThat(SPEED.withScale(2).scale()).isEqualTo(2);
     assertThat(SPEED.at(3).address()).isEqualTo(3);
-    assertThat(SPEED.within(1, 2)).extracting("minimum", "maximum").containsExactly(1.0, 2.0);
-    assertThat(SPEED.with(RegisterRole.NONE).role()).isEqualTo(RegisterRole.NONE);
-    assertThat(SPEED.withUnit("%").withUnit("Hz")).isEqualTo(SPEED);
+    assertThat(SPEED.within(1, 2).value().limits()).isEqualTo(new Limits(1, 2));
+    assertThat(SPEED.with(ValueRole.NONE).role()).isEqualTo(ValueRole.NONE);
+    assertThat(SPEED.withScaling(1, "%").withScaling(0.1, "Hz")).isEqualTo(SPEED);
     for (Access access : Access.values()) {
       assertThat(access.isReadable() || access.isWritable()).isTrue();
       assertThat(access.label()).isNotBlank();
@@ -103,20 +96,20 @@ class RegisterEntryTest {
   @Test
   void aRoleIsFoundByItsNameAndCountedInItsUnits() {
     RegisterEntry control =
-        new RegisterMap(List.of(SPEED.with(RegisterRole.CONTROL_WORD)))
-            .entry(RegisterRole.CONTROL_WORD)
+        new RegisterMap(List.of(SPEED.with(ValueRole.CONTROL_WORD)))
+            .entry(ValueRole.CONTROL_WORD)
             .orElseThrow();
-    assertThat(control.role()).isEqualTo(RegisterRole.CONTROL_WORD);
-    assertThat(new RegisterMap(List.of(SPEED)).entry(RegisterRole.CONTROL_WORD)).isEmpty();
+    assertThat(control.role()).isEqualTo(ValueRole.CONTROL_WORD);
+    assertThat(new RegisterMap(List.of(SPEED)).entry(ValueRole.CONTROL_WORD)).isEmpty();
     assertThat(new RegisterMap(List.of(SPEED)).entry("Speed reference")).contains(SPEED);
     assertThat(new RegisterMap(List.of(SPEED)).entry("Other")).isEmpty();
-    assertThat(RegisterRole.MOTOR_CURRENT.isCountedIn("A")).isTrue();
-    assertThat(RegisterRole.MOTOR_CURRENT.isCountedIn("Hz")).isFalse();
-    assertThat(RegisterRole.MOTOR_TORQUE.isCountedIn("%")).isTrue();
-    assertThat(RegisterRole.MOTOR_TORQUE.isCountedIn("A")).isFalse();
-    for (RegisterRole role : RegisterRole.values()) {
+    assertThat(ValueRole.MOTOR_CURRENT.isCountedIn("A")).isTrue();
+    assertThat(ValueRole.MOTOR_CURRENT.isCountedIn("Hz")).isFalse();
+    assertThat(ValueRole.MOTOR_TORQUE.isCountedIn("%")).isTrue();
+    assertThat(ValueRole.MOTOR_TORQUE.isCountedIn("A")).isFalse();
+    for (ValueRole role : ValueRole.values()) {
       assertThat(role.label()).isNotNull();
-      assertThat(RegisterRole.ofName(" " + role.label() + " ")).isIn(role, RegisterRole.NONE);
+      assertThat(ValueRole.ofName(" " + role.label() + " ")).isIn(role, ValueRole.NONE);
     }
   }
 

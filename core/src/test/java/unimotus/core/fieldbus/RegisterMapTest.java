@@ -11,29 +11,23 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
-import unimotus.core.fieldbus.RegisterEntry.Access;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 
 /** Addresses, words, requests and times of a register fieldbus. */
 class RegisterMapTest {
 
-  private static RegisterEntry entry(String name, int address, RegisterType type) {
+  private static RegisterEntry entry(String name, int address, ValueType type) {
     return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        type,
-        WordOrder.ABCD,
-        0.01,
-        0,
-        "Hz",
-        0,
-        50,
-        Access.READ_WRITE,
-        "");
+        DriveValue.named(name, type, Scaling.of(0.01, "Hz"), new Limits(0, 50), Access.READ_WRITE),
+        RegisterPlace.of(RegisterTable.HOLDING_REGISTER, address));
   }
 
   private static RegisterEntry word(String name, int address) {
-    return entry(name, address, RegisterType.UNSIGNED_16);
+    return entry(name, address, ValueType.UNSIGNED_16);
   }
 
   /** The first holding register in every notation of manuals (common practice). */
@@ -83,27 +77,26 @@ class RegisterMapTest {
     "DCBA, 0x5A20, 0xF147"
   })
   void floatsInFourOrders(WordOrder order, String first, String second) {
-    int[] words = RegisterType.FLOAT_32.encode(123456.7f, order);
+    int[] words = order.words(ValueType.FLOAT_32, 123456.7f);
     assertThat(words[0]).isEqualTo(Integer.decode(first));
     assertThat(words[1]).isEqualTo(Integer.decode(second));
-    assertThat(RegisterType.FLOAT_32.decode(words, order)).isCloseTo(123456.7, within(0.01));
+    assertThat(order.raw(ValueType.FLOAT_32, words)).isCloseTo(123456.7, within(0.01));
   }
 
   @ParameterizedTest
-  @EnumSource(value = RegisterType.class, mode = EnumSource.Mode.MATCH_NONE, names = "TEXT_.*")
-  void everyNumberComesBack(RegisterType type) {
+  @EnumSource(value = ValueType.class, mode = EnumSource.Mode.MATCH_NONE, names = "TEXT_.*")
+  void everyNumberComesBack(ValueType type) {
     Random random = new Random(3);
     for (WordOrder order : WordOrder.values()) {
       for (double raw : new double[] {type.least(), type.most(), 0, 1}) {
-        assertThat(type.decode(type.encode(raw, order), order)).isEqualTo(raw);
+        assertThat(order.raw(type, order.words(type, raw))).isEqualTo(raw);
       }
-      for (int i = 0; i < 200 && type != RegisterType.FLOAT_32; i++) {
+      for (int i = 0; i < 200 && type != ValueType.FLOAT_32; i++) {
         double raw = Math.rint(type.least() + random.nextDouble() * (type.most() - type.least()));
-        assertThat(type.decode(type.encode(raw, order), order)).isEqualTo(raw);
+        assertThat(order.raw(type, order.words(type, raw))).isEqualTo(raw);
       }
     }
-    assertThatThrownBy(() -> type.encode(Double.NaN, WordOrder.ABCD))
-        .hasMessageContaining("does not fit");
+    assertThatThrownBy(() -> type.encode(Double.NaN)).hasMessageContaining("does not fit");
   }
 
   /** Hz × 100: 25.00 Hz is raw 2500 (common practice). */
@@ -182,36 +175,25 @@ class RegisterMapTest {
   void whatCannotBeRightIsDoubted() {
     RegisterEntry speed =
         new RegisterEntry(
-            "speed",
-            RegisterTable.INPUT_REGISTER,
-            5,
-            RegisterType.UNSIGNED_16,
-            WordOrder.ABCD,
-            1,
-            0,
-            "rpm",
-            -1500,
-            1500,
-            Access.READ_WRITE,
-            "");
+            DriveValue.named(
+                "speed",
+                ValueType.UNSIGNED_16,
+                Scaling.of(1, "rpm"),
+                new Limits(-1500, 1500),
+                Access.READ_WRITE),
+            RegisterPlace.of(RegisterTable.INPUT_REGISTER, 5));
     RegisterEntry coarse =
         new RegisterEntry(
-            "coarse",
-            RegisterTable.HOLDING_REGISTER,
-            40,
-            RegisterType.UNSIGNED_16,
-            WordOrder.ABCD,
-            1,
-            0,
-            "Hz",
-            0,
-            50,
-            Access.READ,
-            "");
+            DriveValue.named(
+                "coarse",
+                ValueType.UNSIGNED_16,
+                Scaling.of(1, "Hz"),
+                new Limits(0, 50),
+                Access.READ),
+            RegisterPlace.of(RegisterTable.HOLDING_REGISTER, 40));
     RegisterMap map =
         new RegisterMap(
-            List.of(
-                entry("energy", 10, RegisterType.UNSIGNED_32), word("hours", 11), speed, coarse));
+            List.of(entry("energy", 10, ValueType.UNSIGNED_32), word("hours", 11), speed, coarse));
     assertThat(map.doubts())
         .extracting(MapDoubt::kind)
         .containsExactly(
@@ -241,18 +223,13 @@ class RegisterMapTest {
 
   private static RegisterEntry inGroup(String name, int address) {
     return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        RegisterType.UNSIGNED_16,
-        WordOrder.ABCD,
-        1,
-        0,
-        "",
-        0,
-        65_535,
-        Access.READ_WRITE,
-        "commands");
+        DriveValue.named(
+            name,
+            ValueType.UNSIGNED_16,
+            Scaling.of(1, ""),
+            new Limits(0, 65_535),
+            Access.READ_WRITE),
+        new RegisterPlace(RegisterTable.HOLDING_REGISTER, address, WordOrder.ABCD, "commands"));
   }
 
   /** The off-by-one is the first suspect when values look shifted (common practice). */
@@ -267,25 +244,21 @@ class RegisterMapTest {
 
   @Test
   void impossibleEntriesAreRefusedByName() {
-    assertThatThrownBy(() -> word("x", 65_536)).hasMessageContaining("x: address 65536");
-    assertThatThrownBy(() -> entry("y", 65_535, RegisterType.FLOAT_32))
+    assertThatThrownBy(() -> word("x", 65_536))
+        .hasMessageContaining("holding register: address 65536");
+    assertThatThrownBy(() -> entry("y", 65_535, ValueType.FLOAT_32))
         .hasMessageContaining("with 2 registers");
     assertThatThrownBy(() -> word(" ", 1)).hasMessageContaining("needs a name");
     assertThatThrownBy(
             () ->
                 new RegisterEntry(
-                    "z",
-                    RegisterTable.COIL,
-                    1,
-                    RegisterType.UNSIGNED_16,
-                    WordOrder.ABCD,
-                    1,
-                    0,
-                    "",
-                    0,
-                    1,
-                    Access.READ,
-                    ""))
+                    DriveValue.named(
+                        "z",
+                        ValueType.UNSIGNED_16,
+                        Scaling.of(1, ""),
+                        new Limits(0, 1),
+                        Access.READ),
+                    RegisterPlace.of(RegisterTable.COIL, 1)))
         .hasMessageContaining("a coil does not hold a unsigned 16");
     assertThatThrownBy(() -> new SerialLine(100, 11, 0)).hasMessageContaining("300");
   }

@@ -11,6 +11,12 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.motor.SpeedScale;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 
 /** Place, type, order and scale out of two or three known values. */
 class RegisterSearchTest {
@@ -26,7 +32,7 @@ class RegisterSearchTest {
     List<RegisterFit> fits =
         RegisterSearch.fits(List.of(at("10.0", 7, 1000, 513), at("25.0", 7, 2500, 2)));
     assertThat(fits.get(0).address()).isEqualTo(101);
-    assertThat(fits.get(0).type()).isEqualTo(RegisterType.UNSIGNED_16);
+    assertThat(fits.get(0).type()).isEqualTo(ValueType.UNSIGNED_16);
     assertThat(fits.get(0).scale()).isEqualTo(0.01);
     assertThat(fits.get(0).evidence())
         .containsExactly("1000 · 0.01 = 10, known 10", "2500 · 0.01 = 25, known 25");
@@ -38,10 +44,10 @@ class RegisterSearchTest {
     List<RegisterFit> both = RegisterSearch.fits(List.of(at("10.00", 1000), at("25.00", 2500)));
     assertThat(both)
         .extracting(RegisterFit::type)
-        .containsExactly(RegisterType.UNSIGNED_16, RegisterType.SIGNED_16);
+        .containsExactly(ValueType.UNSIGNED_16, ValueType.SIGNED_16);
     List<RegisterFit> signed =
         RegisterSearch.fits(List.of(at("10.00", 1000), at("-25.00", 0x10000 - 2500)));
-    assertThat(signed).extracting(RegisterFit::type).containsExactly(RegisterType.SIGNED_16);
+    assertThat(signed).extracting(RegisterFit::type).containsExactly(ValueType.SIGNED_16);
   }
 
   /** 0x4000 is 100 %: 8192 is 50 % (handbook, section 7). */
@@ -58,16 +64,16 @@ class RegisterSearchTest {
   void theOrderOfAFloatIsFound(WordOrder order) {
     List<KnownValue> known = new ArrayList<>();
     for (String shown : List.of("12.5", "1455.3", "-0.7")) {
-      int[] words = RegisterType.FLOAT_32.encode(Double.parseDouble(shown), order);
+      int[] words = order.words(ValueType.FLOAT_32, Double.parseDouble(shown));
       known.add(at(shown, 9, words[0], words[1]));
     }
     List<RegisterFit> fits = RegisterSearch.fits(known);
     assertThat(fits).hasSize(1);
     assertThat(fits.get(0).order()).isEqualTo(order);
     assertThat(fits.get(0).address()).isEqualTo(101);
-    RegisterEntry entry = entry(7).with(RegisterRole.SHAFT_SPEED);
+    RegisterEntry entry = entry(7).with(ValueRole.SHAFT_SPEED);
     assertThat(fits.get(0).into(entry).words(1455.3))
-        .isEqualTo(RegisterType.FLOAT_32.encode(1455.3, order));
+        .isEqualTo(order.words(ValueType.FLOAT_32, 1455.3));
   }
 
   /** Whatever a random device holds besides: the right place is among what is found. */
@@ -75,7 +81,7 @@ class RegisterSearchTest {
   void theRightPlaceIsAlwaysAmongTheFits() {
     Random random = new Random(11);
     for (int run = 0; run < 300; run++) {
-      RegisterType type = random.nextBoolean() ? RegisterType.SIGNED_16 : RegisterType.SIGNED_32;
+      ValueType type = random.nextBoolean() ? ValueType.SIGNED_16 : ValueType.SIGNED_32;
       WordOrder order = type.words() == 1 ? WordOrder.ABCD : WordOrder.values()[run % 4];
       int place = random.nextInt(20);
       List<KnownValue> known = new ArrayList<>();
@@ -83,7 +89,7 @@ class RegisterSearchTest {
         List<Integer> words = new ArrayList<>();
         random.ints(24, 0, 65536).forEach(words::add);
         int raw = random.nextInt(60000) - 30000;
-        int[] own = type.encode(raw, order);
+        int[] own = order.words(type, raw);
         for (int w = 0; w < own.length; w++) {
           words.set(place + w, own[w]);
         }
@@ -102,18 +108,13 @@ class RegisterSearchTest {
 
   private static RegisterEntry entry(int address) {
     return new RegisterEntry(
-        "output frequency",
-        TABLE,
-        address,
-        RegisterType.UNSIGNED_16,
-        WordOrder.ABCD,
-        0.01,
-        0,
-        "Hz",
-        0,
-        320,
-        RegisterEntry.Access.READ,
-        "actual");
+        DriveValue.named(
+            "output frequency",
+            ValueType.UNSIGNED_16,
+            Scaling.of(0.01, "Hz"),
+            new Limits(0, 320),
+            Access.READ),
+        new RegisterPlace(TABLE, address, WordOrder.ABCD, "actual"));
   }
 
   /** The manual says 30102 and counts from 1; the value stands one before. */
@@ -165,23 +166,15 @@ class RegisterSearchTest {
   void textsAndBits() {
     RegisterEntry text =
         new RegisterEntry(
-            "model",
-            TABLE,
-            0,
-            RegisterType.TEXT_16,
-            WordOrder.ABCD,
-            1,
-            0,
-            "",
-            0,
-            0,
-            RegisterEntry.Access.READ,
-            "");
+            DriveValue.named(
+                "model", ValueType.TEXT_16, Scaling.of(1, ""), new Limits(0, 0), Access.READ),
+            RegisterPlace.of(TABLE, 0));
     int[] words = {0x4B45, 0x4C50, 0x2031, 0, 0x5858, 0, 0, 0};
-    assertThat(text.shown(words, unimotus.core.quantity.QuantityFormat.PLAIN)).isEqualTo("KELP 1");
+    assertThat(text.value().shown(text.read(words), unimotus.core.quantity.QuantityFormat.PLAIN))
+        .isEqualTo("KELP 1");
     assertThatThrownBy(() -> text.words(1)).hasMessageContaining("text is no number");
     assertThat(new RegisterMap(List.of(text)).doubts()).isEmpty();
-    assertThat(RegisterRole.ofName(" Statusword ")).isEqualTo(RegisterRole.STATUS_WORD);
-    assertThat(RegisterRole.ofName("energy")).isEqualTo(RegisterRole.NONE);
+    assertThat(ValueRole.ofName(" Statusword ")).isEqualTo(ValueRole.STATUS_WORD);
+    assertThat(ValueRole.ofName("energy")).isEqualTo(ValueRole.NONE);
   }
 }

@@ -10,7 +10,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.Axis;
@@ -34,6 +33,7 @@ import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.value.ValueType;
 
 /** What cannot be used is told with thing, value and what is allowed, and nothing rests on it. */
 class IntegrityTest {
@@ -196,7 +196,7 @@ class IntegrityTest {
   @Test
   void aModeThatCommandsNoSpeedBesideAReferenceIsTold() {
     RegisterEntry reference =
-        Fixtures.register("speed reference", 1, RegisterType.SIGNED_16, 0.01, "Hz");
+        Fixtures.register("speed reference", 1, ValueType.SIGNED_16, 0.01, "Hz");
     for (OperatingMode mode : OperatingMode.values()) {
       WordProfile profile = DriveProfiles.cia402(mode);
       FieldbusLink link = FieldbusLink.USUAL.withProfile(profile.name());

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 class MotorFormulasTest {
 
@@ -84,7 +84,7 @@ class MotorFormulasTest {
 
   @Test
   void ratedCurrentFlowsAtRatedTorqueAndMagnetisingCurrentAtNone() {
-    Plate plate = Fixtures.PLATE;
+    InductionPlate plate = Fixtures.PLATE;
     assertThat(MotorFormulas.currentEstimateAmperes(plate, 1))
         .isCloseTo(plate.currentAmperes(), within(1e-9));
     double magnetising = plate.currentAmperes() * Math.sqrt(1 - 0.81 * 0.81);
@@ -125,13 +125,13 @@ class MotorFormulasTest {
 
   @Test
   void aPlateRefusesWhatNoPlateCanSay() {
-    assertThatThrownBy(() -> new Plate(-4000, 400, 8, 50, 1456, 0.8, 1, 0.01))
+    assertThatThrownBy(() -> new InductionPlate(-4000, 400, 8, 50, 1456, 0.8, 1, 0.01))
         .hasMessageContaining("power must be positive, not -4000");
-    assertThatThrownBy(() -> new Plate(4000, 400, 8, 50, 1456, 1.2, 1, 0.01))
+    assertThatThrownBy(() -> new InductionPlate(4000, 400, 8, 50, 1456, 1.2, 1, 0.01))
         .hasMessageContaining("power factor");
-    assertThatThrownBy(() -> new Plate(4000, 400, 8, 50, 1456, 0.8, 0.5, 0.01))
+    assertThatThrownBy(() -> new InductionPlate(4000, 400, 8, 50, 1456, 0.8, 0.5, 0.01))
         .hasMessageContaining("service factor");
-    assertThatThrownBy(() -> new Plate(4000, 400, 8, 50, Double.NaN, 0.8, 1, 0.01))
+    assertThatThrownBy(() -> new InductionPlate(4000, 400, 8, 50, Double.NaN, 0.8, 1, 0.01))
         .hasMessageContaining("speed");
   }
 }

@@ -102,15 +102,15 @@ class MotorTablesTest {
   /** k_T = √3·k_E: 1.2 N·m/A go with 72.55 V at 1000 rpm, by energy. */
   @Test
   void aServoPlateAgreesWithItself() {
-    ServoPlate good = new ServoPlate(6, 5, 3000, 4.8, 1.2, 72.55, 8, 4096, 9);
+    ServoPlate good = new ServoPlate(6, 5, 3000, 4.8, 1.2, 72.55, 8, 4096, 9, 230, 0.0004);
     assertThat(good.torqueConstantFromBackVolts()).isCloseTo(1.2, within(0.001));
     assertThat(good.constantsAgree()).isTrue();
     assertThat(good.stallAgrees()).isTrue();
     assertThat(good.ratedHertz()).isEqualTo(200);
     assertThat(good.ratedWatts()).isCloseTo(1508, within(0.5));
-    ServoPlate mistyped = new ServoPlate(6, 5, 3000, 4.8, 1.2, 42, 8, 4096, 0);
+    ServoPlate mistyped = new ServoPlate(6, 5, 3000, 4.8, 1.2, 42, 8, 4096, 0, 230, 0.0004);
     assertThat(mistyped.constantsAgree()).isFalse();
-    assertThatThrownBy(() -> new ServoPlate(6, 5, 3000, 4.8, 1.2, 0, 7, 4096, 0))
+    assertThatThrownBy(() -> new ServoPlate(6, 5, 3000, 4.8, 1.2, 0, 7, 4096, 0, 230, 0.0004))
         .hasMessageContaining("poles must be even");
   }
 

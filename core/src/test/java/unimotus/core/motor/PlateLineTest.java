@@ -8,7 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Fixtures;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 
 /** Plates as they are printed; numbers of invented motors. */
 class PlateLineTest {
@@ -25,7 +25,7 @@ class PlateLineTest {
     assertThat(line.columns()).hasSize(2);
     assertThat(line.columns().get(0).connection()).isEqualTo(Connection.DELTA);
     assertThat(line.columns().get(1).connection()).isEqualTo(Connection.STAR);
-    Plate star = line.columns().get(1).plate();
+    InductionPlate star = line.columns().get(1).plate();
     assertThat(star.voltageVolts()).isEqualTo(400);
     assertThat(star.currentAmperes()).isEqualTo(8.05);
     assertThat(star.powerWatts()).isEqualTo(4000);
@@ -37,7 +37,7 @@ class PlateLineTest {
   /** Common practice: 230 V delta on a 400 V drive gives 87 Hz and √3 times the power. */
   @Test
   void eightySevenHertz() {
-    Plate raised = read(DUAL).columns().get(0).raised();
+    InductionPlate raised = read(DUAL).columns().get(0).raised();
     assertThat(raised.frequencyHertz()).isCloseTo(86.6, within(0.01));
     assertThat(raised.voltageVolts()).isCloseTo(398.4, within(0.05));
     assertThat(raised.currentAmperes()).isEqualTo(14);
@@ -60,7 +60,7 @@ class PlateLineTest {
 
   @Test
   void horsepowerIsPower() {
-    Plate plate = read("5 hp 460 V 6.8 A 60 Hz 1745 rpm pf 0.82").columns().get(0).plate();
+    InductionPlate plate = read("5 hp 460 V 6.8 A 60 Hz 1745 rpm pf 0.82").columns().get(0).plate();
     assertThat(plate.powerWatts()).isCloseTo(3728.5, within(0.1));
     assertThat(MotorFormulas.poles(plate)).isEqualTo(4);
   }
@@ -102,7 +102,7 @@ class PlateLineTest {
   /** As plates of both continents print it: fractions, a factor without its zero, two columns. */
   @Test
   void platesOfBothContinents() {
-    Plate fraction =
+    InductionPlate fraction =
         read("1 1/2 HP 230/460 V 4.4/2.2 A 60 Hz 1745 RPM PF .85 SF 1.15").columns().get(1).plate();
     assertThat(fraction.powerWatts()).isCloseTo(1.5 * 745.7, within(0.01));
     assertThat(fraction.powerFactor()).isEqualTo(0.85);

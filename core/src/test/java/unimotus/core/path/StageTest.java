@@ -14,12 +14,17 @@ import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.Fixtures;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterType;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.Option;
+import unimotus.core.sheet.OutputQuantity;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.analog.AnalogLink;
 import unimotus.core.way.analog.DriveInput;
 import unimotus.core.way.analog.DriveReference;
@@ -38,12 +43,20 @@ class StageTest {
   private static final OutputModule BIPOLAR =
       new OutputModule("AO1", SignalRange.V_BIPOLAR_10, 27648, 12);
   private static final DriveReference REFERENCE = new DriveReference(10, 50, 15, 45, 0, "P19, P20");
-  private static final DriveAnswer ANSWER = new DriveAnswer("AO1", SignalRange.MA_4_20, 60);
   private static final AnswerModule BACK = new AnswerModule("AI0", SignalRange.MA_4_20, 27648);
   private static final AnswerProgram NUMBER =
       new AnswerProgram(27648, 30, MeasureUnit.METRES_PER_MINUTE);
   private static final MotorPoles POLES = new MotorPoles(4, -1, 60);
   private static final SlipStage SLIP = new SlipStage(44, 26, new ShaftLoad(0.1, 13, 0, 0), false);
+  private static final ShownQuantity SHOWN =
+      new ShownQuantity(
+          OutputQuantity.FREQUENCY,
+          0,
+          60,
+          new InductionMotor(POLES, SLIP),
+          Fixtures.PLATE,
+          new ShaftLoad(0.1, 13, 0, 0));
+  private static final DriveAnswer ANSWER = new DriveAnswer("AO1", SignalRange.MA_4_20, SHOWN);
   private static final GearStage GEAR = new GearStage(40);
   private static final ProductStage DRUM =
       new ProductStage(Math.PI * 0.5, MeasureUnit.METRES_PER_MINUTE, "π·d");
@@ -52,21 +65,16 @@ class StageTest {
     return new DriveInput("AI1", sent, range, 250, 1, 0, 0, false, 12, Option.FAULT);
   }
 
-  private static RegisterEntry entry(RegisterType type, double scale, double offset) {
+  private static RegisterEntry entry(ValueType type, double scale, double offset) {
     RegisterEntry e = Fixtures.reference(type, scale, "Hz", 400);
     return new RegisterEntry(
-        e.name(),
-        e.table(),
-        e.address(),
-        e.type(),
-        e.order(),
-        scale,
-        offset,
-        e.unit(),
-        0,
-        400,
-        e.access(),
-        e.group());
+        DriveValue.named(
+            e.name(),
+            e.type(),
+            new Scaling(scale, offset, e.unit()),
+            new Limits(0, 400),
+            e.access()),
+        new RegisterPlace(e.table(), e.address(), e.order(), e.group()));
   }
 
   private static final SpeedScale SPEEDS = new SpeedScale(50, 4);
@@ -81,10 +89,10 @@ class StageTest {
         input(SignalRange.MA_4_20, SignalRange.MA_4_20).turnedRound(),
         input(SignalRange.V_0_10, SignalRange.MA_0_20),
         new DriveReference(10, 50, 0, 60, 0, ""),
-        new ProgramRegister(entry(RegisterType.UNSIGNED_16, 0.01, 0), SPEEDS, 10, 50),
-        new ProgramRegister(entry(RegisterType.UNSIGNED_16, 0.01, 3), SPEEDS, 10, 50),
+        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 10, 50),
+        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 3), SPEEDS, 10, 50),
         new DriveRegister(
-            entry(RegisterType.UNSIGNED_16, 0.01, 3),
+            entry(ValueType.UNSIGNED_16, 0.01, 3),
             WordOrder.ABCD,
             SPEEDS,
             new FrequencyLimits(0, 400)),
@@ -145,26 +153,26 @@ class StageTest {
             "input AI1: ±10 V"),
         sum(REFERENCE, 50, 30, "10 + 50/100·(50 − 10)", "drive P19, P20"),
         sum(
-            new ProgramRegister(entry(RegisterType.UNSIGNED_16, 0.01, 0), SPEEDS, 0, 50),
+            new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 0, 50),
             50,
             2500,
             "0 + 50/100·(50 − 0) = 25 Hz; 25/0.01, whole",
             "program: "),
         sum(
-            new ProgramRegister(entry(RegisterType.UNSIGNED_16, 0.01, 3), SPEEDS, 0, 50),
+            new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 3), SPEEDS, 0, 50),
             50,
             2200,
             "0 + 50/100·(50 − 0) = 25 Hz; (25 − 3)/0.01, whole",
             "program: "),
         sum(
-            new ProgramRegister(entry(RegisterType.FLOAT_32, 1, 0), SPEEDS, 0, 50),
+            new ProgramRegister(entry(ValueType.FLOAT_32, 1, 0), SPEEDS, 0, 50),
             50,
             25,
             "= 25 Hz; 25/1",
             "program: "),
         sum(
             new DriveRegister(
-                entry(RegisterType.UNSIGNED_16, 0.01, 0),
+                entry(ValueType.UNSIGNED_16, 0.01, 0),
                 WordOrder.ABCD,
                 SPEEDS,
                 new FrequencyLimits(0, 400)),
@@ -174,7 +182,7 @@ class StageTest {
             "drive: "),
         sum(
             new DriveRegister(
-                entry(RegisterType.UNSIGNED_16, 0.01, 3),
+                entry(ValueType.UNSIGNED_16, 0.01, 3),
                 WordOrder.ABCD,
                 SPEEDS,
                 new FrequencyLimits(0, 400)),
@@ -197,7 +205,12 @@ class StageTest {
             "drive compensates slip"),
         sum(GEAR, 1456, 36.4, "1456/40", "gear 40 : 1"),
         sum(DRUM, 10, 15.7079632679, "10·1.5708", "mechanics: π·d = 1.5708"),
-        sum(ANSWER, -30, 12, "4 + 30/60·16", "output AO1: 4-20 mA at 60 Hz"),
+        sum(
+            ANSWER,
+            -30,
+            12,
+            "4 + (30 − 0)/(60 − 0)·16",
+            "output AO1: output frequency, 4-20 mA at 60 Hz"),
         sum(BACK, 12, 13824, "(12 − 4)/16·27648, whole", "module AI0: 4-20 mA, 27648 counts"),
         sum(NUMBER, 13824, 15, "13824/27648·30", "program: 30 m/min at 27648 counts"));
   }
@@ -251,7 +264,7 @@ class StageTest {
     free(ANSWER, 60, -60);
     held(ANSWER, -60.1, "held at full scale: the output shows no more than 60 Hz");
     ProgramRegister register =
-        new ProgramRegister(entry(RegisterType.UNSIGNED_16, 0.01, 0), SPEEDS, 0, 500);
+        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 0, 500);
     free(register, 0, 80);
     held(register, 81, "held at 400 Hz: the register takes no more");
     assertThat(register.forward(100)).isEqualTo(40_000);
@@ -313,7 +326,7 @@ class StageTest {
     // 1000 rpm a step at four poles are 33.3 Hz, whichever way the scale goes.
     assertThat(
             new DriveRegister(
-                    entry(RegisterType.SIGNED_16, -0.01, 0),
+                    entry(ValueType.SIGNED_16, -0.01, 0),
                     WordOrder.ABCD,
                     SPEEDS,
                     new FrequencyLimits(0, 60))
@@ -336,7 +349,7 @@ class StageTest {
     assertThat(new DriveReference(0, 50, 15, 45, -100, "").low()).isEqualTo(-45);
     assertThat(List.of(POLES.low(), POLES.high())).containsExactly(-1800.0, 1800.0);
     assertThat(List.of(ANSWER.low(), ANSWER.high())).containsExactly(4.0, 20.0);
-    assertThat(new DriveAnswer("AO1", SignalRange.V_BIPOLAR_10, 60).low()).isZero();
+    assertThat(new DriveAnswer("AO1", SignalRange.V_BIPOLAR_10, SHOWN).low()).isZero();
     assertThat(List.of(BACK.low(), BACK.high())).containsExactly(0.0, 27648.0);
     assertThat(new AnswerModule("AI0", SignalRange.V_BIPOLAR_10, 27648).low()).isEqualTo(-27648);
     assertThat(BACK.forward(3.9)).as("below the live zero").isZero();
@@ -345,11 +358,11 @@ class StageTest {
     assertThat(new ProgramCounts(1000, -100).low()).isEqualTo(-1000);
     assertThat(new ProgramCounts(1000, 0).high()).isEqualTo(1000);
     ProgramRegister down =
-        new ProgramRegister(entry(RegisterType.UNSIGNED_16, 0.01, 0), SPEEDS, 50, 10);
+        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 50, 10);
     assertThat(List.of(down.low(), down.high())).containsExactly(1000.0, 5000.0);
     DriveRegister register =
         new DriveRegister(
-            entry(RegisterType.UNSIGNED_16, 0.01, 0),
+            entry(ValueType.UNSIGNED_16, 0.01, 0),
             WordOrder.ABCD,
             SPEEDS,
             new FrequencyLimits(5, 60));
@@ -357,7 +370,7 @@ class StageTest {
     assertThat(register.forward(100)).isEqualTo(5);
     held(register, 100, "lifted to 5 Hz");
     assertThat(register.with(new FrequencyLimits(0, 20)).forward(3000)).isEqualTo(20);
-    assertThat(register.with(entry(RegisterType.UNSIGNED_16, 0.1, 0)).forward(300)).isEqualTo(30);
+    assertThat(register.with(entry(ValueType.UNSIGNED_16, 0.1, 0)).forward(300)).isEqualTo(30);
     // 0x01F4 taken byte by byte the other way is 0xF401.
     assertThat(register.takenAs(WordOrder.BADC).with(new FrequencyLimits(0, 1000)).forward(500))
         .isCloseTo(0xF401 * 0.01, within(1e-9));

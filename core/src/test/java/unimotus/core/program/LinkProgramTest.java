@@ -14,16 +14,20 @@ import unimotus.core.Fixtures;
 import unimotus.core.Lines;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterEntry.Access;
 import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 
 /** What a block says of itself, what it scales, and what is refused with the reason. */
 class LinkProgramTest {
@@ -31,46 +35,31 @@ class LinkProgramTest {
   private static final RegisterEntry CONTROL = word("control word", 0, Access.READ_WRITE);
   private static final RegisterEntry STATUS = word("status word", 10, Access.READ);
   private static final RegisterEntry SIGNED =
-      number("frequency reference", 1, RegisterType.SIGNED_16, 0.01, 0, "Hz", -200, 200);
+      number("frequency reference", 1, ValueType.SIGNED_16, 0.01, 0, "Hz", -200, 200);
 
   private static RegisterEntry word(String name, int address, Access access) {
     return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        RegisterType.BITS_16,
-        WordOrder.ABCD,
-        1,
-        0,
-        "",
-        0,
-        65_535,
-        access,
-        "words");
+        DriveValue.named(name, ValueType.BITS_16, Scaling.of(1, ""), new Limits(0, 65_535), access),
+        new RegisterPlace(RegisterTable.HOLDING_REGISTER, address, WordOrder.ABCD, "words"));
   }
 
   private static RegisterEntry number(
       String name,
       int address,
-      RegisterType type,
+      ValueType type,
       double scale,
       double offset,
       String unit,
       double least,
       double most) {
     return new RegisterEntry(
-        name,
-        RegisterTable.HOLDING_REGISTER,
-        address,
-        type,
-        WordOrder.ABCD,
-        scale,
-        offset,
-        unit,
-        least,
-        most,
-        Access.READ_WRITE,
-        "numbers");
+        DriveValue.named(
+            name,
+            type,
+            new Scaling(scale, offset, unit),
+            new Limits(least, most),
+            Access.READ_WRITE),
+        new RegisterPlace(RegisterTable.HOLDING_REGISTER, address, WordOrder.ABCD, "numbers"));
   }
 
   private static FunctionBlock block(Project project, WordProfile profile, RegisterEntry... more) {
@@ -110,7 +99,7 @@ class LinkProgramTest {
   void theActualValueHasItsOffsetAndUnit(
       double scale, double offset, String unit, int raw, double hertz) {
     RegisterEntry actual =
-        number("output frequency", 2, RegisterType.UNSIGNED_16, scale, offset, unit, -600, 6000);
+        number("output frequency", 2, ValueType.UNSIGNED_16, scale, offset, unit, -600, 6000);
     StructuredText block = read(block(line(), DriveProfiles.RUN_AND_STOP, SIGNED, actual));
     block.put("Answered", true);
     block.put("OutputRaw", raw);
@@ -179,7 +168,7 @@ class LinkProgramTest {
     assertThat(block(set, DriveProfiles.RUN_AND_STOP, SIGNED).remarks())
         .anyMatch(r -> r.startsWith("705: after 2 s"));
     RegisterEntry timeout =
-        number("link time-out", 5, RegisterType.UNSIGNED_16, 10, 0, "ms", 0, 60_000);
+        number("link time-out", 5, ValueType.UNSIGNED_16, 10, 0, "ms", 0, 60_000);
     FunctionBlock with = block(set, DriveProfiles.RUN_AND_STOP, SIGNED, timeout);
     assertThat(with.remarks())
         .anyMatch(
@@ -194,7 +183,7 @@ class LinkProgramTest {
   /** 0.2 s in whole seconds is one, not nothing: nothing would never time out. */
   @Test
   void aTimeOutIsNeverRoundedToNothing() {
-    RegisterEntry seconds = number("link time-out", 5, RegisterType.UNSIGNED_16, 1, 0, "s", 0, 60);
+    RegisterEntry seconds = number("link time-out", 5, ValueType.UNSIGNED_16, 1, 0, "s", 0, 60);
     StructuredText block = read(block(line(), DriveProfiles.RUN_AND_STOP, SIGNED, seconds));
     block.scan(0);
     assertThat(block.whole("TimeoutRaw")).isEqualTo(1);
@@ -207,21 +196,21 @@ class LinkProgramTest {
         CONTROL,
         STATUS,
         SIGNED,
-        number("link time-out", 5, RegisterType.UNSIGNED_16, 1, 0, "Hz", 0, 60));
+        number("link time-out", 5, ValueType.UNSIGNED_16, 1, 0, "Hz", 0, 60));
     refused(
         DriveProfiles.RUN_AND_STOP,
         "holds 0.1 s at most, the bus needs 0.2",
         CONTROL,
         STATUS,
         SIGNED,
-        number("link time-out", 5, RegisterType.UNSIGNED_16, 0.1, 0, "s", 0, 0.1));
+        number("link time-out", 5, ValueType.UNSIGNED_16, 0.1, 0, "s", 0, 0.1));
   }
 
   /** A scale below nothing turns the limits of the register round, and they stay in order. */
   @Test
   void aNegativeScaleKeepsItsLimits() {
     RegisterEntry turned =
-        number("frequency reference", 1, RegisterType.SIGNED_16, -0.01, 0, "Hz", -200, 200);
+        number("frequency reference", 1, ValueType.SIGNED_16, -0.01, 0, "Hz", -200, 200);
     StructuredText block = read(block(line(), DriveProfiles.CIA_402_VELOCITY, turned));
     block.put("StatusWord", 0x23);
     block.put("Answered", true);
@@ -251,34 +240,34 @@ class LinkProgramTest {
   void whatWouldNotBeTrueIsRefused() {
     WordProfile sign = DriveProfiles.CIA_402_VELOCITY;
     RegisterEntry plain =
-        number("frequency reference", 1, RegisterType.UNSIGNED_16, 0.01, 0, "Hz", 0, 200);
+        number("frequency reference", 1, ValueType.UNSIGNED_16, 0.01, 0, "Hz", 0, 200);
     refused(sign, "tell backward by the sign of the reference", CONTROL, STATUS, plain);
     refused(
         sign,
         "10 to 60 Hz: the words",
         CONTROL,
         STATUS,
-        number("frequency reference", 1, RegisterType.SIGNED_16, 0.01, 0, "Hz", -10, 200));
+        number("frequency reference", 1, ValueType.SIGNED_16, 0.01, 0, "Hz", -10, 200));
     refused(
         sign,
         "'A', which tells no speed",
         CONTROL,
         STATUS,
-        number("frequency reference", 1, RegisterType.SIGNED_16, 0.01, 0, "A", -200, 200));
+        number("frequency reference", 1, ValueType.SIGNED_16, 0.01, 0, "A", -200, 200));
     refused(
         sign,
         "output frequency (holding register 2",
         CONTROL,
         STATUS,
         SIGNED,
-        number("output frequency", 2, RegisterType.SIGNED_16, 0.01, 0, "", -200, 200));
+        number("output frequency", 2, ValueType.SIGNED_16, 0.01, 0, "", -200, 200));
     refused(sign, "'status word'", CONTROL, SIGNED);
     refused(sign, "can only be read", word("control word", 0, Access.READ), STATUS, SIGNED);
     refused(
         sign,
         "a word has 16 bits",
         CONTROL,
-        number("status word", 10, RegisterType.UNSIGNED_32, 1, 0, "", 0, 1e9),
+        number("status word", 10, ValueType.UNSIGNED_32, 1, 0, "", 0, 1e9),
         SIGNED);
     assertThat(block(line(), DriveProfiles.RUN_AND_STOP, plain).text())
         .as("a bit tells the direction")
@@ -289,7 +278,7 @@ class LinkProgramTest {
   @Test
   void anOffsetMakesAnUnsignedRegisterGoBackward() {
     RegisterEntry shifted =
-        number("frequency reference", 1, RegisterType.UNSIGNED_16, 0.01, -327.68, "Hz", -300, 300);
+        number("frequency reference", 1, ValueType.UNSIGNED_16, 0.01, -327.68, "Hz", -300, 300);
     StructuredText block = read(block(line(), DriveProfiles.CIA_402_VELOCITY, shifted));
     block.put("StatusWord", 0x23);
     block.put("Answered", true);

@@ -17,7 +17,8 @@ import java.util.regex.Pattern;
  * shares no code with what writes them.
  *
  * <pre>
- * block       = FUNCTION_BLOCK name { section } { statement } END_FUNCTION_BLOCK
+ * block       = FUNCTION_BLOCK name { section } { statement } END_FUNCTION_BLOCK [ located ]
+ * located     = VAR_GLOBAL { name AT address ":" type ";" } END_VAR
  * section     = (VAR_INPUT | VAR_OUTPUT | VAR) { name ":" type [ ":=" literal ] ";" } END_VAR
  * statement   = name ":=" expression ";" | name "(" name ":=" expression { "," … } ")" ";"
  *             | IF expression THEN { statement } { ELSIF … } [ ELSE … ] END_IF ";"
@@ -32,7 +33,7 @@ import java.util.regex.Pattern;
 public final class StructuredText {
   private static final Pattern TOKEN =
       Pattern.compile(
-          "\\s+|\\(\\*.*?\\*\\)|(16#[0-9A-F]+|T#\\d+ms|\\d+\\.\\d+|\\d+|[A-Za-z](?:_?[A-Za-z0-9])*"
+          "\\s+|\\(\\*.*?\\*\\)|(%[IQ][XBWD]\\d+(?:\\.\\d+)?|16#[0-9A-F]+|T#\\d+ms|\\d+\\.\\d+|\\d+|[A-Za-z](?:_?[A-Za-z0-9])*"
               + "|:=|<=|>=|<>|[-+*/=<>();:,.])",
           Pattern.DOTALL);
   private static final Set<String> TYPES =
@@ -103,6 +104,9 @@ public final class StructuredText {
       body.add(statement());
     }
     expect("END_FUNCTION_BLOCK");
+    if (take("VAR_GLOBAL")) {
+      located();
+    }
     if (at != tokens.size()) {
       throw new IllegalArgumentException("after the end: " + tokens.subList(at, tokens.size()));
     }
@@ -179,6 +183,21 @@ public final class StructuredText {
       throw new IllegalArgumentException(
           "'%s' wanted, found '%s' after %s"
               .formatted(token, peek(), tokens.subList(Math.max(0, at - 6), at)));
+    }
+  }
+
+  private void located() {
+    while (!take("END_VAR")) {
+      next();
+      expect("AT");
+      if (!next().startsWith("%")) {
+        throw new IllegalArgumentException("no address");
+      }
+      expect(":");
+      if (!TYPES.contains(next())) {
+        throw new IllegalArgumentException("no type");
+      }
+      expect(";");
     }
   }
 

@@ -31,7 +31,7 @@ import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.stops.Stops;
 
 /** A change of the design makes stale what rests on it, and nothing else. */
@@ -54,15 +54,12 @@ class DesignDigestTest {
     return axis(what, a -> a.withReference(to), "PROGRAM");
   }
 
-  private static Arguments plate(String what, Plate to) {
+  private static Arguments plate(String what, InductionPlate to) {
     return change(what, p -> Fixtures.withPlate(p, to), "MOTOR");
   }
 
   private static Arguments feed(String what, UnaryOperator<Feed> change) {
-    return change(
-        what,
-        p -> p.with(p.record("drive").withFeed(change.apply(p.record("drive").feed()))),
-        "POWER");
+    return change(what, p -> p.with(p.record("drive").withFeed(change.apply(Feed.USUAL))), "POWER");
   }
 
   private static Project laid(Project p, double metres, ConductorSize size) {
@@ -111,10 +108,10 @@ class DesignDigestTest {
         change("setting", p -> Fixtures.withSetting(p, "R30", 20.0), "DRIVE"),
         change("choice", p -> Fixtures.withSetting(p, "A02", "60"), "DRIVE"),
         change("selector", p -> Fixtures.withDriveSelector(p, "inputs", "sink"), "DRIVE"),
-        plate("power", new Plate(4001, 400, 8.05, 50, 1456, 0.81, 1, 0.0135)),
-        plate("volts", new Plate(4000, 401, 8.05, 50, 1456, 0.81, 1, 0.0135)),
-        plate("amperes", new Plate(4000, 400, 8.06, 50, 1456, 0.81, 1, 0.0135)),
-        plate("speed", new Plate(4000, 400, 8.05, 50, 1457, 0.81, 1, 0.0135)),
+        plate("power", new InductionPlate(4001, 400, 8.05, 50, 1456, 0.81, 1, 0.0135)),
+        plate("volts", new InductionPlate(4000, 401, 8.05, 50, 1456, 0.81, 1, 0.0135)),
+        plate("amperes", new InductionPlate(4000, 400, 8.06, 50, 1456, 0.81, 1, 0.0135)),
+        plate("speed", new InductionPlate(4000, 400, 8.05, 50, 1457, 0.81, 1, 0.0135)),
         axis("gear", a -> a.withMechanics(new Mechanics.Drum(41, 0.3)), "MECHANICS"),
         axis("drum", a -> a.withMechanics(new Mechanics.Drum(40, 0.31)), "MECHANICS"),
         axis("load", a -> a.withLoad(new Load(1, 0, 0, 0, 1)), "MECHANICS"),

@@ -13,7 +13,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Project;
@@ -22,6 +21,7 @@ import unimotus.core.path.Station;
 import unimotus.core.proof.Verdict.Outcome;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.PathFactory;
 
 class ProofTest {
@@ -94,7 +94,8 @@ class ProofTest {
             "ramp.up",
             "stop.time",
             "stop.coast");
-    assertThat(all).hasSize(5 + 5 * 5 + 3);
+    // The answer at rest and with the motor at its plate are the last two.
+    assertThat(all).hasSize(5 + 5 * 5 + 3 + 2);
     assertThat(new HashSet<>(all.stream().map(Prediction::key).toList())).hasSameSizeAs(all);
     assertThat(all)
         .allSatisfy(
@@ -244,7 +245,7 @@ class ProofTest {
   @Test
   void aRegisterIsReadOnTheBus() {
     Project project =
-        Fixtures.overRegister(Fixtures.reference(RegisterType.UNSIGNED_16, 0.01, "Hz", 400));
+        Fixtures.overRegister(Fixtures.reference(ValueType.UNSIGNED_16, 0.01, "Hz", 400));
     AxisAssembly axis = Fixtures.assembly(project);
     List<Prediction> rows = Predictor.references(axis, PathFactory.of(axis));
     assertThat(rows)

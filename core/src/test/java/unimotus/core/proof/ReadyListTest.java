@@ -10,6 +10,7 @@ import unimotus.core.Fixtures;
 import unimotus.core.Lines;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.DrivePlate;
+import unimotus.core.machine.Feed;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.quantity.QuantityFormat;
@@ -56,9 +57,7 @@ class ReadyListTest {
   @Test
   void theMainsIsMeasured() {
     Project project = Lines.bare("controller-modular", "terminal-drive-4kw");
-    Project american =
-        project.with(
-            project.record("drive").withFeed(project.record("drive").feed().withMains(480, 3)));
+    Project american = project.with(project.record("drive").withFeed(Feed.USUAL.withMains(480, 3)));
     Prediction mains =
         list(american).stream().filter(p -> p.key().endsWith("mains")).findFirst().orElseThrow();
     Expectation.Amount volts = (Expectation.Amount) mains.expectation();

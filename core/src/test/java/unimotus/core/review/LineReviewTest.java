@@ -57,7 +57,7 @@ class LineReviewTest {
 
   @Test
   void anImpossiblePlateLeavesAnAxisWithoutAPathButWithAFinding() {
-    var plate = new unimotus.core.sheet.Plate(4000, 400, 8.05, 50, 3100, 0.81, 1, 0.01);
+    var plate = new unimotus.core.sheet.InductionPlate(4000, 400, 8.05, 50, 3100, 0.81, 1, 0.01);
     AxisReview review =
         LineReview.of(Fixtures.withPlate(Fixtures.project(), plate), sheets)
             .axis("belt")

@@ -21,7 +21,7 @@ import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.EntryProcedure;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingRule;
@@ -49,7 +49,7 @@ class DerivedValuesTest {
     return derived(Lines.axis(project));
   }
 
-  private static Project plate(Plate plate) {
+  private static Project plate(InductionPlate plate) {
     return Fixtures.withPlate(line(), plate);
   }
 
@@ -91,16 +91,16 @@ class DerivedValuesTest {
     "100, 2950, 50"
   })
   void theBaseFollowsThePlate(double hertz, double rpm, String base) {
-    Plate plate = new Plate(4000, 400, 8.05, hertz, rpm, 0.81, 1, 0.0135);
+    InductionPlate plate = new InductionPlate(4000, 400, 8.05, hertz, rpm, 0.81, 1, 0.0135);
     assertThat(word(derived(plate(plate)).get("A02"))).isEqualTo(base);
   }
 
   /** A plate whose speed no pole count explains tells none. */
   @Test
   void anImpossibleSpeedTellsNoPoles() {
-    Plate two = new Plate(4000, 400, 8.05, 50, 2950, 0.81, 1, 0.0135);
+    InductionPlate two = new InductionPlate(4000, 400, 8.05, 50, 2950, 0.81, 1, 0.0135);
     assertThat(number(derived(plate(two)).get("M15"))).isEqualTo(2);
-    Plate none = new Plate(4000, 400, 8.05, 50, 3000, 0.81, 1, 0.0135);
+    InductionPlate none = new InductionPlate(4000, 400, 8.05, 50, 3000, 0.81, 1, 0.0135);
     assertThat(derived(plate(none))).doesNotContainKey("M15");
   }
 
@@ -156,7 +156,7 @@ class DerivedValuesTest {
   /** A value the drive does not take is not derived: 600 A is beyond its 12 A. */
   @Test
   void whatTheDriveDoesNotTakeIsLeftOut() {
-    Plate large = new Plate(4000, 400, 600, 50, 1456, 0.81, 1, 0.0135);
+    InductionPlate large = new InductionPlate(4000, 400, 600, 50, 1456, 0.81, 1, 0.0135);
     assertThat(derived(plate(large))).doesNotContainKeys("M12", "M16").containsKey("M11");
     assertThat(DerivedSettings.of(Lines.axis(line())))
         .containsKeys("M12", "C40")
@@ -197,7 +197,7 @@ class DerivedValuesTest {
 
   @Test
   void theCurrentLimitShowsBothSchools() {
-    Plate factor = new Plate(4000, 400, 8, 50, 1456, 0.81, 1.15, 0.0135);
+    InductionPlate factor = new InductionPlate(4000, 400, 8, 50, 1456, 0.81, 1.15, 0.0135);
     DerivedSetting limit = derived(plate(factor)).get("L22");
     assertThat(number(limit)).as("8 A at 1.15").isCloseTo(9.2, within(1e-9));
     assertThat(limit.sum().steps()).hasSize(3);

@@ -10,18 +10,18 @@ import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
 import unimotus.core.Lines;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Project;
+import unimotus.core.value.ValueType;
 
 /** A drive over its fieldbus: who commands it, what a lost link does, and registers that err. */
 class LinkLossTest {
   private static final RegisterEntry SPEED =
-      Fixtures.reference(RegisterType.UNSIGNED_16, 0.01, "Hz", 200);
+      Fixtures.reference(ValueType.UNSIGNED_16, 0.01, "Hz", 200);
 
   private static Project line(String drive) {
     return Lines.bare("controller-modular", drive);

@@ -72,7 +72,9 @@ class StoppingTimeTest {
             .withSetting("R31", number(Math.round(3 + random.nextDouble() * 197) / 10.0))
             .withSetting("L22", number(Math.round(80 + random.nextDouble() * 60) / 10.0));
     return Stops.withLoad(project, load)
-        .with(motor.withPlate(motor.plate().withInertia(0.002 + random.nextDouble() * 0.05)))
+        .with(
+            motor.withPlate(
+                motor.induction().orElseThrow().withInertia(0.002 + random.nextDouble() * 0.05)))
         .with(drive);
   }
 

@@ -9,7 +9,6 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Fixtures;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.Answer;
@@ -22,9 +21,10 @@ import unimotus.core.machine.Shield;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.path.AnalogLinkChecks;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.value.ValueType;
 
 /** Why a path cannot be told, and what is wrong on one, with the numbers (worked by hand). */
 class PathFindingsTest {
@@ -62,16 +62,16 @@ class PathFindingsTest {
     assertThat(fault(answer("AO9", "AI0"))).contains("Drive has no terminal 'AO9'");
     assertThat(fault(answer("AO1", "AI9"))).contains("Controller has no terminal 'AI9'");
     assertThat(fault(reference(null, null))).isEmpty();
-    ServoPlate servo = new ServoPlate(6, 5, 3000, 4.8, 1.2, 300, 8, 4096, 0);
-    assertThat(fault(BELT.with(BELT.motors().get(0).withServo(servo))))
-        .contains("Motor is a servo motor");
-    assertThat(
-            fault(Fixtures.withPlate(BELT, new Plate(4000, 400, 8.05, 50, 3100, 0.81, 1, 0.0135))))
-        .hasValueSatisfying(f -> assertThat(f).contains("3100"));
+    ServoPlate servo = new ServoPlate(6, 5, 3000, 4.8, 1.2, 300, 8, 4096, 0, 230, 0.0004);
+    assertThat(fault(BELT.with(BELT.motors().get(0).withPlate(servo))))
+        .contains("Motor is a permanent-magnet servo motor, Test drive runs induction motors");
     assertThat(
             fault(
-                Fixtures.overRegister(
-                    Fixtures.reference(RegisterType.UNSIGNED_16, 0.01, "A", 400))))
+                Fixtures.withPlate(
+                    BELT, new InductionPlate(4000, 400, 8.05, 50, 3100, 0.81, 1, 0.0135))))
+        .hasValueSatisfying(f -> assertThat(f).contains("3100"));
+    assertThat(
+            fault(Fixtures.overRegister(Fixtures.reference(ValueType.UNSIGNED_16, 0.01, "A", 400))))
         .contains("Frequency reference is counted in 'A', which tells no speed");
   }
 

@@ -35,7 +35,7 @@ public final class DriveReadCard extends VBox {
     this.axis = axis;
     getStyleClass().add("sheet");
     plate(axis.record().plate());
-    feed(axis.record().feed());
+    feed(axis.feed());
     getChildren()
         .addAll(
             Parts.label("Read on the drive", "ink-strong"),

@@ -1,11 +1,12 @@
 package unimotus.desktop.identify;
 
 import unimotus.core.machine.Motor;
-import unimotus.core.motor.LinkVoltage;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.ServoPlate;
+import unimotus.core.sheet.StepperPlate;
 import unimotus.desktop.Desk;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
@@ -16,12 +17,19 @@ public final class MotorCard {
 
   /** The card of a motor. */
   public static FieldCard of(Desk desk, Motor motor) {
-    Plate p = motor.plate();
     FieldCard card = new FieldCard(desk, "Motor plate", motor.name());
-    if (motor.servo() != null) {
-      servo(card, motor, motor.servo());
-      return card;
+    MotorPlate plate = motor.plate();
+    if (plate instanceof InductionPlate induction) {
+      induction(card, motor, induction);
+    } else if (plate instanceof ServoPlate servo) {
+      ServoFields.fill(card, motor, servo);
+    } else if (plate instanceof StepperPlate stepper) {
+      StepperFields.fill(card, motor, stepper);
     }
+    return card;
+  }
+
+  private static void induction(FieldCard card, Motor motor, InductionPlate p) {
     card.number(
         "Power",
         p.powerWatts() / 1000,
@@ -64,66 +72,9 @@ public final class MotorCard {
       card.computed(
           "Rated torque", MotorFormulas.ratedTorqueNewtonMetres(p), MeasureUnit.NEWTON_METRE);
     }
-    return card;
   }
 
-  private static void servo(FieldCard card, Motor motor, ServoPlate s) {
-    card.number(
-        "Stall torque",
-        s.stallNewtonMetres(),
-        MeasureUnit.NEWTON_METRE,
-        v -> Edits.servo(motor.id(), "stall torque", s.withStall(v, s.stallAmperes())));
-    card.number(
-        "Stall current",
-        s.stallAmperes(),
-        MeasureUnit.AMPERE_UNIT,
-        v -> Edits.servo(motor.id(), "stall current", s.withStall(s.stallNewtonMetres(), v)));
-    card.number(
-        "Rated speed",
-        s.ratedRpm(),
-        MeasureUnit.RPM,
-        v -> Edits.servo(motor.id(), "rated speed", s.withRated(v, s.ratedNewtonMetres())));
-    card.number(
-        "Rated torque",
-        s.ratedNewtonMetres(),
-        MeasureUnit.NEWTON_METRE,
-        v -> Edits.servo(motor.id(), "rated torque", s.withRated(s.ratedRpm(), v)));
-    card.number(
-        "N·m per ampere",
-        s.torqueNewtonMetresPerAmpere(),
-        MeasureUnit.ONE,
-        v -> Edits.servo(motor.id(), "torque constant", s.withTorqueConstant(v)));
-    card.number(
-        "Volts at 1000 rpm",
-        s.backVoltsPerThousandRpm(),
-        MeasureUnit.VOLT_UNIT,
-        v -> Edits.servo(motor.id(), "back voltage", s.withBackVolts(v)));
-    card.number(
-        "Poles",
-        s.poles(),
-        MeasureUnit.ONE,
-        v ->
-            Edits.servo(
-                motor.id(), "poles", s.withFeedback((int) Math.round(v), s.encoderCounts())));
-    card.number(
-        "Feedback, counts a turn",
-        s.encoderCounts(),
-        MeasureUnit.COUNTS,
-        v -> Edits.servo(motor.id(), "feedback", s.withFeedback(s.poles(), (int) Math.round(v))));
-    card.number(
-        "Holding brake",
-        s.brakeNewtonMetres(),
-        MeasureUnit.NEWTON_METRE,
-        v -> Edits.servo(motor.id(), "holding brake", s.withBrake(v)));
-    card.computed("Power", s.ratedWatts() / 1000, MeasureUnit.KILOWATT);
-    card.computed("Frequency", s.ratedHertz(), MeasureUnit.HERTZ_UNIT);
-    if (s.backVoltsPerThousandRpm() > 0) {
-      card.computed("N·m per ampere by voltage", s.torqueConstantFromBackVolts(), MeasureUnit.ONE);
-    }
-    card.computed("Link, infeed 400 V", LinkVoltage.regulatedVolts(400), MeasureUnit.VOLT_UNIT);
-  }
-
-  private static Edit plate(Motor motor, String what, Plate next) {
+  private static Edit plate(Motor motor, String what, InductionPlate next) {
     return Edits.plate(motor.id(), "plate " + what, next);
   }
 }

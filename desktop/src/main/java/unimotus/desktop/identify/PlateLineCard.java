@@ -6,7 +6,7 @@ import unimotus.core.machine.Motor;
 import unimotus.core.motor.Connection;
 import unimotus.core.motor.PlateColumn;
 import unimotus.core.motor.PlateLine;
-import unimotus.core.sheet.Plate;
+import unimotus.core.sheet.InductionPlate;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.workbench.Edits;
@@ -50,7 +50,7 @@ public final class PlateLineCard extends VBox {
   private void read() {
     found.getChildren().clear();
     try {
-      PlateLine read = PlateLine.read(line.getText(), motor.plate());
+      PlateLine read = PlateLine.read(line.getText(), known());
       int number = 1;
       for (PlateColumn column : read.columns()) {
         take("plate-column-" + number++, column.label(), column.plate());
@@ -60,7 +60,7 @@ public final class PlateLineCard extends VBox {
           .findFirst()
           .ifPresent(
               c -> {
-                Plate raised = c.raised();
+                InductionPlate raised = c.raised();
                 String label =
                     "delta raised to %.0f Hz: %.2f kW, drive for %.0f V"
                         .formatted(
@@ -75,7 +75,18 @@ public final class PlateLineCard extends VBox {
     }
   }
 
-  private void take(String id, String label, Plate plate) {
+  /** What the line does not say stays as it is. */
+  private InductionPlate known() {
+    return motor
+        .induction()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "the line of a %s is not read; enter its plate field by field"
+                        .formatted(motor.plate().kind().label())));
+  }
+
+  private void take(String id, String label, InductionPlate plate) {
     found
         .getChildren()
         .add(

@@ -6,12 +6,12 @@ import unimotus.core.derivation.Step;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.SerialLine;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.settings.LinkLoss;
+import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -149,7 +149,7 @@ final class BusTimes {
         .addAll(
             Parts.label("When the link is lost", "ink-strong"),
             Parts.prose(loss.words(), loss.runsOn() ? "ink-attention" : "ink-label"));
-    map.entry(RegisterRole.LINK_TIMEOUT)
+    map.entry(ValueRole.LINK_TIMEOUT)
         .ifPresent(
             e ->
                 side.getChildren()

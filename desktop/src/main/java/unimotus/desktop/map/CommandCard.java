@@ -12,10 +12,10 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityText;
+import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.HoldButton;
@@ -152,8 +152,8 @@ final class CommandCard extends VBox {
     List<String> writable =
         map.entries().stream()
             .filter(e -> e.access().isWritable() && e.table().mostWritten() > 0)
-            .filter(e -> e.role() != RegisterRole.CONTROL_WORD)
-            .filter(e -> e.role() != RegisterRole.REFERENCE)
+            .filter(e -> e.role() != ValueRole.CONTROL_WORD)
+            .filter(e -> e.role() != ValueRole.REFERENCE)
             .map(RegisterEntry::name)
             .toList();
     if (!others.getItems().equals(writable)) {
@@ -172,9 +172,9 @@ final class CommandCard extends VBox {
 
   /** The drive's own time-out, where it can be written and is counted in a unit of time. */
   private Optional<RegisterEntry> timeoutEntry() {
-    return map.entry(RegisterRole.LINK_TIMEOUT)
+    return map.entry(ValueRole.LINK_TIMEOUT)
         .filter(e -> e.access().isWritable())
-        .filter(e -> RegisterRole.LINK_TIMEOUT.isCountedIn(e.unit()));
+        .filter(e -> ValueRole.LINK_TIMEOUT.isCountedIn(e.unit()));
   }
 
   private void setTimeout(double seconds) {
@@ -189,7 +189,7 @@ final class CommandCard extends VBox {
 
   /** The reference is entered in the unit of its register. */
   void showReference() {
-    String symbol = map.entry(RegisterRole.REFERENCE).map(RegisterEntry::unit).orElse("Hz");
+    String symbol = map.entry(ValueRole.REFERENCE).map(RegisterEntry::unit).orElse("Hz");
     MeasureUnit unit = MeasureUnit.ofSymbol(symbol).orElse(MeasureUnit.ONE);
     QuantityField field =
         new QuantityField(

@@ -2,6 +2,7 @@ package unimotus.desktop.map;
 
 import java.io.IOException;
 import java.nio.file.Path;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.function.Function;
 import javafx.geometry.Insets;
@@ -11,9 +12,11 @@ import javafx.scene.input.Clipboard;
 import javafx.scene.input.ClipboardContent;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.path.SignalPath;
 import unimotus.core.program.FunctionBlock;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
@@ -26,6 +29,7 @@ final class ControllerPane extends VBox {
   private final Function<RegisterMap, LinkWatch> watch;
   private final TextArea text = new TextArea();
   private final Label said = Parts.passing("ink-attention");
+  private final AddressFields addresses;
 
   /**
    * The pane.
@@ -36,6 +40,7 @@ final class ControllerPane extends VBox {
     super(10);
     this.desk = desk;
     this.watch = watch;
+    this.addresses = new AddressFields(desk);
     setPadding(new Insets(12, 16, 12, 16));
     text.setId("controller-text");
     text.setEditable(false);
@@ -51,8 +56,9 @@ final class ControllerPane extends VBox {
                 Parts.primary("controller-write", "Write it", this::write),
                 Parts.label(".st text, .xml PLCopen, .csv variables", "ink-caption")),
             Parts.prose(
-                "A function block in structured text (IEC 61131-3): commands the state machine, scales, watches the link, resets faults, and starts again only on a new command. Each number says where it comes from. Try it on the stand-in before it meets a machine.",
+                "A function block in structured text (IEC 61131-3): over registers where they are entered, over the wires where not. It scales, watches what comes back, resets faults, and starts again only on a new command. Each number says where it comes from. Try it before it meets a machine.",
                 "ink-label"),
+            addresses,
             said,
             text);
   }
@@ -60,10 +66,19 @@ final class ControllerPane extends VBox {
   void refresh() {
     said.setText("");
     text.clear();
+    boolean wired = axis().filter(ControllerCode::isWired).isPresent();
+    addresses.setVisible(wired);
+    addresses.setManaged(wired);
     try {
+      if (wired) {
+        addresses.show(axis().orElseThrow());
+      }
       block().ifPresentOrElse(b -> text.setText(b.text()), () -> said.setText(NOTHING));
     } catch (IllegalArgumentException missing) {
-      said.setText("%s. Enter it under Registers.".formatted(missing.getMessage()));
+      said.setText(
+          wired
+              ? missing.getMessage() + "."
+              : "%s. Enter it under Registers.".formatted(missing.getMessage()));
     }
   }
 
@@ -74,7 +89,13 @@ final class ControllerPane extends VBox {
   }
 
   private Optional<FunctionBlock> block() {
-    return axis().map(a -> ControllerCode.block(a, watch.apply(a.record().fieldbus().map())));
+    return desk.review()
+        .filter(r -> r.assembly() != null)
+        .map(r -> block(Objects.requireNonNull(r.assembly()), r.path()));
+  }
+
+  private FunctionBlock block(AxisAssembly axis, @Nullable SignalPath path) {
+    return ControllerCode.block(axis, path, watch.apply(axis.record().fieldbus().map()));
   }
 
   private void copy() {

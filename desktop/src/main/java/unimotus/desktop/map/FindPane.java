@@ -7,8 +7,8 @@ import javafx.scene.layout.VBox;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.devices.registers.Target;
 import unimotus.workbench.SetUpEdits;
-import unimotus.workbench.live.Target;
 
 /** Finds what nobody wrote down: who answers, and where the values stand. */
 final class FindPane extends HBox {

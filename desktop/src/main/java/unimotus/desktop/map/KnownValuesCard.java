@@ -15,12 +15,12 @@ import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterFit;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterSearch;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
+import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -28,8 +28,8 @@ import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.FrameFault;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
+import unimotus.devices.registers.Target;
 import unimotus.workbench.SetUpEdits;
-import unimotus.workbench.live.Target;
 
 /** Finds where a value stands, and how, from what the drive's display shows at two speeds. */
 final class KnownValuesCard extends VBox {
@@ -126,9 +126,7 @@ final class KnownValuesCard extends VBox {
 
   /** What a display shows first is the output frequency. */
   private Optional<RegisterEntry> likely() {
-    return map()
-        .entry(RegisterRole.OUTPUT_FREQUENCY)
-        .or(() -> map().entries().stream().findFirst());
+    return map().entry(ValueRole.OUTPUT_FREQUENCY).or(() -> map().entries().stream().findFirst());
   }
 
   private void lookFor(RegisterEntry likely) {

@@ -24,7 +24,9 @@ import unimotus.core.settings.LinkLoss;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.connection.NotDone;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.RegisterConnection;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.capture.Frame;
@@ -33,7 +35,6 @@ import unimotus.workbench.live.BusReadings;
 import unimotus.workbench.live.Hand;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
-import unimotus.workbench.live.NotDone;
 import unimotus.workbench.live.ReferenceLimit;
 import unimotus.workbench.live.Sample;
 
@@ -202,15 +203,13 @@ final class LivePane extends HBox {
       recorder = new FrameRecorder(System::nanoTime);
       LiveLink link =
           new LiveLink(
-              where.target(),
-              map,
+              RegisterConnection.to(where.target(), map, recorder),
               profile,
               new LiveLink.Times(desk.clock(), System::nanoTime),
               desk.review()
                   .map(AxisReview::assembly)
                   .map(ReferenceLimit::of)
-                  .orElse(ReferenceLimit.NONE),
-              recorder);
+                  .orElse(ReferenceLimit.NONE));
       readout.begin();
       command.showReference();
       LiveWatch next = new LiveWatch(link, POLL_MILLISECONDS, new Told(link));
@@ -330,7 +329,7 @@ final class LivePane extends HBox {
     try {
       List<Reading> readings =
           new BusReadings(evidence.get())
-              .of(recent.getFirst(), sample, now.link().target(), command.who(), desk.clock());
+              .of(recent.getFirst(), sample, now.link().where(), command.who(), desk.clock());
       readings.forEach(r -> desk.apply(Edits.reading(r)));
       desk.say(
           "recorded: " + String.join(", ", readings.stream().map(Reading::prediction).toList()));
@@ -348,7 +347,7 @@ final class LivePane extends HBox {
     try {
       LiveLink link = now.link();
       link.arm(who);
-      desk.armed().set(new Desk.Armed("%s, %s".formatted(joined.name(), link.target())));
+      desk.armed().set(new Desk.Armed("%s, %s".formatted(joined.name(), link.where())));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }
@@ -367,7 +366,7 @@ final class LivePane extends HBox {
       Platform.runLater(
           () -> {
             desk.armed().set(null);
-            desk.say("stop word written to " + link.target());
+            desk.say("stop word written to " + link.where());
           });
     } catch (NotDone e) {
       Platform.runLater(

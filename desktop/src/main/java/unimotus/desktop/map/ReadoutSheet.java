@@ -6,16 +6,16 @@ import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.Predicate;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.fieldbus.Notation;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.profile.WordState;
+import unimotus.core.value.PlacedValue;
+import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
@@ -34,7 +34,7 @@ final class ReadoutSheet extends VBox {
   private final Label trouble = Parts.passing("ink-attention");
   private final GridPane values = new GridPane();
   private final Plot trend = new Plot("Output frequency", "s", "Hz");
-  private final Map<RegisterEntry, Label> shown = new LinkedHashMap<>();
+  private final Map<PlacedValue, Label> shown = new LinkedHashMap<>();
   private final Deque<double[]> samples = new ArrayDeque<>();
   private @Nullable String trended;
   private long begun = System.nanoTime();
@@ -81,54 +81,53 @@ final class ReadoutSheet extends VBox {
 
   void show(LiveLink link, Sample sample) {
     trouble.setText(String.join("\n", sample.refusals()));
-    boolean hasStatus = link.map().entry(RegisterRole.STATUS_WORD).isPresent();
+    boolean hasStatus =
+        link.values().stream().anyMatch(v -> v.value().role() == ValueRole.STATUS_WORD);
     state.setText(
         sample
             .state()
             .map(WordState::name)
             .orElse(hasStatus ? "no state of this profile" : "no status word in the map"));
-    rows(link.map());
+    rows(link.values());
     shown.forEach((entry, label) -> label.setText(sample.shown(entry, desk.units().format())));
     trend(link, sample);
   }
 
-  /** The rows stay as long as the map does, so that they can be pressed. */
-  private void rows(RegisterMap map) {
-    if (shown.keySet().equals(new LinkedHashSet<>(map.entries()))) {
+  /** The rows stay as long as the values do, so that they can be pressed. */
+  private void rows(List<PlacedValue> all) {
+    if (shown.keySet().equals(new LinkedHashSet<>(all))) {
       return;
     }
     values.getChildren().clear();
     shown.clear();
     int row = 0;
-    for (RegisterEntry entry : map.entries()) {
+    for (PlacedValue entry : all) {
       Label value = Parts.label("", "ink-strong");
       values.addRow(
           row,
-          Parts.label(place(entry), "ink-caption"),
-          Parts.quiet("trend-" + row, entry.name(), () -> trend(entry)),
+          Parts.label(entry.sign(), "ink-caption"),
+          Parts.quiet("trend-" + row, entry.value().name(), () -> trend(entry)),
           value);
       shown.put(entry, value);
       row++;
     }
   }
 
-  private static String place(RegisterEntry entry) {
-    String five = Notation.FIVE_DIGITS.write(entry.table(), entry.address());
-    return five.equals("–") ? Notation.SIX_DIGITS.write(entry.table(), entry.address()) : five;
+  /** Another value is drawn from now on. */
+  private void trend(PlacedValue entry) {
+    trended = entry.value().name();
+    samples.clear();
+    trend.heading(entry.value().name(), entry.value().scaling().unit());
   }
 
-  /** Another register is drawn from now on. */
-  private void trend(RegisterEntry entry) {
-    trended = entry.name();
-    samples.clear();
-    trend.heading(entry.name(), entry.unit());
+  private static Optional<PlacedValue> first(LiveLink link, Predicate<PlacedValue> which) {
+    return link.values().stream().filter(which).findFirst();
   }
 
   private void trend(LiveLink link, Sample sample) {
-    RegisterEntry drawn =
-        link.map()
-            .entry(String.valueOf(trended))
-            .or(() -> link.map().entry(RegisterRole.OUTPUT_FREQUENCY))
+    PlacedValue drawn =
+        first(link, v -> v.value().name().equals(trended))
+            .or(() -> first(link, v -> v.value().role() == ValueRole.OUTPUT_FREQUENCY))
             .orElse(null);
     if (drawn == null || sample.value(drawn).isEmpty()) {
       return;

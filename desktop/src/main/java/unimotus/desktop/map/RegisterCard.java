@@ -7,14 +7,17 @@ import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterEntry.Access;
-import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.quantity.QuantityText;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.WordField;
@@ -47,33 +50,28 @@ final class RegisterCard extends VBox {
     this.refuse = refuse;
     grid.setHgap(8);
     grid.setVgap(3);
-    text("name", entry.name(), t -> change(t, entry.address(), entry.scale(), entry.offset()));
+    text("name", entry.name(), t -> value(entry.value().withName(t)));
     choice("table", RegisterTable.values(), RegisterTable::label, entry.table(), this::table);
     text(
         "address from 0",
         Notation.FROM_ZERO.write(entry.table(), entry.address()),
-        t ->
-            change(
-                entry.name(),
-                Notation.FROM_ZERO.read(entry.table(), t),
-                entry.scale(),
-                entry.offset()));
-    choice("type", RegisterType.values(), RegisterType::label, entry.type(), this::type);
+        t -> take.accept(entry.at(Notation.FROM_ZERO.read(entry.table(), t))));
+    choice("type", ValueType.values(), ValueType::label, entry.type(), this::type);
     choice("order", WordOrder.values(), WordOrder::name, entry.order(), this::order);
     text(
         "one step",
         number(entry.scale()),
-        t -> change(entry.name(), entry.address(), number("one step", t), entry.offset()));
+        t -> scaling(number("one step", t), entry.offset(), entry.unit()));
     text(
         "at raw 0",
         number(entry.offset()),
-        t -> change(entry.name(), entry.address(), entry.scale(), number("at raw 0", t)));
-    text("unit", entry.unit(), this::unit);
+        t -> scaling(entry.scale(), number("at raw 0", t), entry.unit()));
+    text("unit", entry.unit(), t -> scaling(entry.scale(), entry.offset(), t));
     text("least", number(entry.minimum()), t -> range(number("least", t), entry.maximum()));
     text("most", number(entry.maximum()), t -> range(entry.minimum(), number("most", t)));
     choice("access", Access.values(), Access::label, entry.access(), this::access);
     text("group", entry.group(), this::group);
-    choice("role", RegisterRole.values(), RegisterRole::label, entry.role(), this::role);
+    choice("role", ValueRole.values(), ValueRole::label, entry.role(), this::role);
     getChildren()
         .addAll(
             Parts.row(
@@ -131,93 +129,48 @@ final class RegisterCard extends VBox {
     }
   }
 
-  private void change(String name, int address, double scale, double offset) {
-    take.accept(
-        new RegisterEntry(
-            name,
-            entry.table(),
-            address,
-            entry.type(),
-            entry.order(),
-            scale,
-            offset,
-            entry.unit(),
-            entry.minimum(),
-            entry.maximum(),
-            entry.access(),
-            entry.group(),
-            entry.role()));
+  private void value(DriveValue next) {
+    take.accept(new RegisterEntry(next, entry.place()));
   }
 
-  private void typed(RegisterTable table, RegisterType type, WordOrder order, Access access) {
-    take.accept(
-        new RegisterEntry(
-            entry.name(),
-            table,
-            entry.address(),
-            type,
-            order,
-            entry.scale(),
-            entry.offset(),
-            entry.unit(),
-            entry.minimum(),
-            entry.maximum(),
-            access,
-            entry.group(),
-            entry.role()));
+  private void place(RegisterPlace next) {
+    take.accept(entry.at(next));
   }
 
+  private void scaling(double scale, double offset, String unit) {
+    value(entry.value().withScaling(new Scaling(scale, offset, unit)));
+  }
+
+  /** A table of bits holds bits and no other holds one. */
   private void table(RegisterTable table) {
-    RegisterType type =
+    ValueType type =
         table.isBits()
-            ? RegisterType.BIT
-            : entry.type() == RegisterType.BIT ? RegisterType.UNSIGNED_16 : entry.type();
-    typed(table, type, entry.order(), entry.access());
+            ? ValueType.BIT
+            : entry.type() == ValueType.BIT ? ValueType.UNSIGNED_16 : entry.type();
+    take.accept(new RegisterEntry(entry.value().withType(type), entry.place().withTable(table)));
   }
 
-  private void type(RegisterType type) {
-    typed(entry.table(), type, entry.order(), entry.access());
+  private void type(ValueType type) {
+    value(entry.value().withType(type));
   }
 
   private void order(WordOrder order) {
-    typed(entry.table(), entry.type(), order, entry.access());
+    place(entry.place().withOrder(order));
   }
 
   private void access(Access access) {
-    typed(entry.table(), entry.type(), entry.order(), access);
-  }
-
-  private void meant(String unit, double least, double most, String group, RegisterRole role) {
-    take.accept(
-        new RegisterEntry(
-            entry.name(),
-            entry.table(),
-            entry.address(),
-            entry.type(),
-            entry.order(),
-            entry.scale(),
-            entry.offset(),
-            unit,
-            least,
-            most,
-            entry.access(),
-            group,
-            role));
-  }
-
-  private void unit(String unit) {
-    meant(unit, entry.minimum(), entry.maximum(), entry.group(), entry.role());
+    value(entry.value().withAccess(access));
   }
 
   private void range(double least, double most) {
-    meant(entry.unit(), least, most, entry.group(), entry.role());
+    take.accept(entry.within(least, most));
   }
 
   private void group(String group) {
-    meant(entry.unit(), entry.minimum(), entry.maximum(), group, entry.role());
+    place(entry.place().withGroup(group));
   }
 
-  private void role(RegisterRole role) {
-    meant(entry.unit(), entry.minimum(), entry.maximum(), entry.group(), role);
+  private void role(ValueRole role) {
+    take.accept(entry.with(role));
   }
 }

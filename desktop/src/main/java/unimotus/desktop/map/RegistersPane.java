@@ -19,16 +19,20 @@ import unimotus.core.fieldbus.MapDoubt;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
-import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.review.AxisReview;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.registers.DriveRegisters;
 import unimotus.formats.fieldbus.MapCsv;
 import unimotus.workbench.RegisterLists;
 import unimotus.workbench.SetUpEdits;
@@ -136,7 +140,7 @@ final class RegistersPane extends HBox {
         Parts.quiet("register-row-" + (row - 1), entry.name(), () -> choose(entry.name()));
     name.getStyleClass().add(doubtful ? "ink-attention" : "ink-strong");
     // The role is told where the name does not tell it.
-    boolean told = RegisterRole.ofName(entry.name()) == entry.role();
+    boolean told = ValueRole.ofName(entry.name()) == entry.role();
     table.add(
         told
             ? name
@@ -234,18 +238,13 @@ final class RegistersPane extends HBox {
     List<RegisterEntry> entries = new ArrayList<>(map.entries());
     RegisterEntry fresh =
         new RegisterEntry(
-            "register " + number,
-            RegisterTable.HOLDING_REGISTER,
-            Math.min(free, 0xFFFF),
-            RegisterType.UNSIGNED_16,
-            WordOrder.ABCD,
-            1,
-            0,
-            "",
-            0,
-            0xFFFF,
-            RegisterEntry.Access.READ_WRITE,
-            "");
+            DriveValue.named(
+                "register " + number,
+                ValueType.UNSIGNED_16,
+                Scaling.of(1, ""),
+                new Limits(0, 0xFFFF),
+                Access.READ_WRITE),
+            RegisterPlace.of(RegisterTable.HOLDING_REGISTER, Math.min(free, 0xFFFF)));
     entries.add(fresh);
     chosen = fresh.name();
     put(new RegisterMap(entries));

@@ -11,9 +11,9 @@ import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.registers.Target;
 import unimotus.devices.serial.Parity;
 import unimotus.devices.serial.SerialSettings;
-import unimotus.workbench.live.Target;
 
 /** Where a drive is: an address, or a serial port with its settings, and a unit number. */
 final class RouteFields extends VBox {

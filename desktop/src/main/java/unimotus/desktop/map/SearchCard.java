@@ -12,11 +12,11 @@ import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.registers.Target;
 import unimotus.devices.serial.SerialSettings;
 import unimotus.workbench.live.DeviceSearch;
 import unimotus.workbench.live.DeviceSearch.Found;
 import unimotus.workbench.live.DeviceSearch.Result;
-import unimotus.workbench.live.Target;
 
 /** Finds out who is there: unit numbers, and baud and parity of a serial line. It only asks. */
 final class SearchCard extends VBox {

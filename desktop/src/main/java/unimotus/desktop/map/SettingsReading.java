@@ -18,11 +18,11 @@ import unimotus.core.settings.SettingComparison;
 import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.devices.connection.NotDone;
 import unimotus.workbench.SetUpEdits;
 import unimotus.workbench.Truth;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
-import unimotus.workbench.live.NotDone;
 import unimotus.workbench.live.OnlineSettings;
 
 /** Reads the settings of the joined drive that stand in registers, and keeps them as online. */
@@ -121,8 +121,7 @@ final class SettingsReading extends VBox {
       desk.apply(
           SetUpEdits.read(
               axis.drive().id(),
-              new Snapshot(
-                  Snapshot.Kind.ONLINE, now, by, link.target().toString(), settings.values())));
+              new Snapshot(Snapshot.Kind.ONLINE, now, by, link.where(), settings.values())));
     }
     StringBuilder text = new StringBuilder(summary(now(axis), settings));
     some(settings.problems()).forEach(p -> text.append("\n– ").append(p));

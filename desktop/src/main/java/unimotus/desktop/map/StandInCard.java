@@ -102,14 +102,14 @@ final class StandInCard extends VBox {
         Parts.quiet(
             "provoke-" + placed.number(),
             "provoke a fault",
-            () -> placed.unit().provoke(PROVOKED_FAULT)),
+            () -> placed.unit().drive().provoke(PROVOKED_FAULT)),
         strict(placed));
   }
 
   private static CheckBox strict(Placed placed) {
     CheckBox strict = new CheckBox("refuse wrong words");
     strict.setId("strict-" + placed.number());
-    strict.setOnAction(e -> placed.unit().refuseWhatIsIgnored(strict.isSelected()));
+    strict.setOnAction(e -> placed.unit().drive().refuseWhatIsIgnored(strict.isSelected()));
     return strict;
   }
 

@@ -14,8 +14,8 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Snapshot;
+import unimotus.core.settings.CarriedSettings;
 import unimotus.core.settings.SettingComparison;
-import unimotus.core.settings.SettingRegisters;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingValue;
 import unimotus.desktop.Desk;
@@ -155,7 +155,7 @@ final class TruthsPane extends VBox {
   /** What no register of the map carries was not asked for. */
   private static Optional<String> notCarried(AxisAssembly axis) {
     Map<String, String> missing =
-        SettingRegisters.of(axis.driveSheet(), axis.record().fieldbus().map()).missing();
+        CarriedSettings.of(axis.driveSheet(), axis.record().fieldbus().registers()).missing();
     return missing.isEmpty()
         ? Optional.empty()
         : Optional.of(

@@ -18,11 +18,15 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.stops.StopOutcome;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
@@ -220,19 +224,23 @@ final class LineView implements View {
             .flatMap(d -> desk.session().sheets().find(DriveSheet.class, d.sheet()))
             .map(DriveSheet::name)
             .orElse("no drive"));
-    knots.add(
-        id(axis.motor())
-            .flatMap(project::motor)
-            .map(
-                m ->
-                    desk.units()
-                            .text(
-                                m.plate().powerWatts() / 1000,
-                                unimotus.core.quantity.MeasureUnit.KILOWATT)
-                        + " motor")
-            .orElse("no motor"));
+    knots.add(id(axis.motor()).flatMap(project::motor).map(this::motor).orElse("no motor"));
     knots.add(machine(axis));
     return knots;
+  }
+
+  private String motor(Motor motor) {
+    MotorPlate plate = motor.plate();
+    if (plate instanceof InductionPlate induction) {
+      return kilowatts(induction.powerWatts()) + " motor";
+    }
+    return plate instanceof ServoPlate servo
+        ? kilowatts(servo.ratedWatts()) + " servo motor"
+        : plate.kind().label();
+  }
+
+  private String kilowatts(double watts) {
+    return desk.units().text(watts / 1000, unimotus.core.quantity.MeasureUnit.KILOWATT);
   }
 
   private String machine(Axis axis) {

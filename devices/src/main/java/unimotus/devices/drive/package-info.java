@@ -1,4 +1,7 @@
-/** Stand-in drives: the state machine, ramps, motor and load behind the registers of a drive. */
+/**
+ * Stand-in drives: state machine, ramps, motor, load and the values they show and take. They know
+ * no protocol; {@code unimotus.devices.registers} puts their values into registers.
+ */
 @NullMarked
 package unimotus.devices.drive;
 

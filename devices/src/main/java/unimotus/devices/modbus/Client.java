@@ -1,6 +1,7 @@
 package unimotus.devices.modbus;
 
 import java.io.IOException;
+import unimotus.devices.connection.Gate;
 
 /** Asks devices, one request at a time; it joins with the first one. */
 public interface Client extends AutoCloseable {

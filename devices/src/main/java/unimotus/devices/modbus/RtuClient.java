@@ -5,6 +5,8 @@ import java.io.InterruptedIOException;
 import java.util.Arrays;
 import java.util.concurrent.locks.LockSupport;
 import org.jspecify.annotations.Nullable;
+import unimotus.devices.connection.Gate;
+import unimotus.devices.connection.NotSent;
 import unimotus.devices.serial.Line;
 
 /**

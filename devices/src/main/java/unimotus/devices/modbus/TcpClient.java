@@ -8,6 +8,8 @@ import java.net.InetSocketAddress;
 import java.net.Socket;
 import java.net.SocketTimeoutException;
 import org.jspecify.annotations.Nullable;
+import unimotus.devices.connection.Gate;
+import unimotus.devices.connection.NotSent;
 
 /**
  * Asks a device on TCP, one request at a time. An answer to an earlier request that comes late is

@@ -83,6 +83,8 @@ class SerialTimingTest {
     }
   }
 
+  private static final long TURNAROUND_NANOS = 100_000_000;
+
   /** What is sent to all is answered by none: the next request waits 100 ms. */
   @Test
   void aBroadcastGetsItsTurnaround() throws Exception {
@@ -96,8 +98,11 @@ class SerialTimingTest {
         client.ask(0, new Request.WriteOne(6, 0, i));
       }
       List<Long> gaps = seen.get();
-      assertThat(gaps.subList(1, gaps.size()))
-          .allSatisfy(g -> assertThat(g).isGreaterThanOrEqualTo(100_000_000L));
+      List<Long> between = gaps.subList(1, gaps.size());
+      // A frame that is noticed late shortens the gap behind it and lengthens the one before.
+      assertThat(between).allSatisfy(g -> assertThat(g).isGreaterThan(TURNAROUND_NANOS / 2));
+      assertThat(between.stream().mapToLong(g -> g).sum())
+          .isGreaterThan((between.size() - 1) * TURNAROUND_NANOS);
     } finally {
       other.shutdownNow();
     }

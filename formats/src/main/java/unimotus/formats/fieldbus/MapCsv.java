@@ -13,14 +13,18 @@ import org.apache.commons.csv.CSVRecord;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterEntry.Access;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityText;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
 import unimotus.formats.csv.CsvTable;
 import unimotus.formats.json.FileFault;
 
@@ -152,13 +156,13 @@ public final class MapCsv {
             RegisterTable::label,
             null);
     String address = cells.getOrDefault(Column.ADDRESS, "");
-    RegisterType type =
+    ValueType type =
         word(
             "type",
             cells.getOrDefault(Column.TYPE, ""),
-            RegisterType.values(),
-            RegisterType::label,
-            table.isBits() ? RegisterType.BIT : RegisterType.UNSIGNED_16);
+            ValueType.values(),
+            ValueType::label,
+            table.isBits() ? ValueType.BIT : ValueType.UNSIGNED_16);
     WordOrder order =
         word(
             "order",
@@ -178,24 +182,25 @@ public final class MapCsv {
     double a = type.least() * scale + offset;
     double b = type.most() * scale + offset;
     return new RegisterEntry(
-        cells.getOrDefault(Column.NAME, ""),
-        table,
-        (notation == null ? looks(table, address) : notation).read(table, address),
-        type,
-        order,
-        scale,
-        offset,
-        cells.getOrDefault(Column.UNIT, ""),
-        number(cells, Column.MINIMUM, Math.min(a, b)),
-        number(cells, Column.MAXIMUM, Math.max(a, b)),
-        access,
-        cells.getOrDefault(Column.GROUP, ""),
-        word(
-            "role",
-            cells.getOrDefault(Column.ROLE, ""),
-            RegisterRole.values(),
-            RegisterRole::label,
-            RegisterRole.ofName(cells.getOrDefault(Column.NAME, ""))));
+        new DriveValue(
+            cells.getOrDefault(Column.NAME, ""),
+            word(
+                "role",
+                cells.getOrDefault(Column.ROLE, ""),
+                ValueRole.values(),
+                ValueRole::label,
+                ValueRole.ofName(cells.getOrDefault(Column.NAME, ""))),
+            type,
+            new Scaling(scale, offset, cells.getOrDefault(Column.UNIT, "")),
+            new Limits(
+                number(cells, Column.MINIMUM, Math.min(a, b)),
+                number(cells, Column.MAXIMUM, Math.max(a, b))),
+            access),
+        new RegisterPlace(
+            table,
+            (notation == null ? looks(table, address) : notation).read(table, address),
+            order,
+            cells.getOrDefault(Column.GROUP, "")));
   }
 
   /** Five or six digits that begin with the table's own are references; 0x is hexadecimal. */

@@ -20,18 +20,24 @@ import java.util.Arrays;
 import java.util.Locale;
 import java.util.stream.Collectors;
 import unimotus.core.machine.ConductorSize;
+import unimotus.core.machine.IoAddress;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.PartSheet;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.sheet.StepperPlate;
 
 /** How core's types look in JSON; core itself knows nothing of it. */
 final class CoreModule extends SimpleModule {
@@ -41,6 +47,8 @@ final class CoreModule extends SimpleModule {
     super("unimotus-core");
     setMixInAnnotation(Mechanics.class, MechanicsKinds.class);
     setMixInAnnotation(DeviceSheet.class, SheetKinds.class);
+    setMixInAnnotation(MotorPlate.class, PlateKinds.class);
+    setMixInAnnotation(DriveKind.class, DriveKinds.class);
     setMixInAnnotation(SettingDefinition.class, SettingKinds.class);
     setMixInAnnotation(SettingRule.class, RuleKinds.class);
     addSerializer(SettingValue.class, new SettingValueWriter());
@@ -48,6 +56,8 @@ final class CoreModule extends SimpleModule {
     addSerializer(Enum.class, new KebabWriter());
     addSerializer(ConductorSize.class, new SizeWriter());
     addDeserializer(ConductorSize.class, new SizeReader());
+    addSerializer(IoAddress.class, new AddressWriter());
+    addDeserializer(IoAddress.class, new AddressReader());
     addSerializer(MeasureUnit.class, new UnitWriter());
     addDeserializer(MeasureUnit.class, new UnitReader());
     setDeserializerModifier(new KebabEnums());
@@ -61,6 +71,22 @@ final class CoreModule extends SimpleModule {
     @JsonSubTypes.Type(value = Mechanics.Counting.class, name = "counting")
   })
   private interface MechanicsKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = InductionPlate.class, name = "induction"),
+    @JsonSubTypes.Type(value = ServoPlate.class, name = "permanent-magnet"),
+    @JsonSubTypes.Type(value = StepperPlate.class, name = "stepper")
+  })
+  private interface PlateKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = DriveKind.Frequency.class, name = "frequency"),
+    @JsonSubTypes.Type(value = DriveKind.Servo.class, name = "servo"),
+    @JsonSubTypes.Type(value = DriveKind.Step.class, name = "step")
+  })
+  private interface DriveKinds {}
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
   @JsonSubTypes({
@@ -132,6 +158,26 @@ final class CoreModule extends SimpleModule {
         throws IOException {
       try {
         return ConductorSize.parse(in.getValueAsString(""));
+      } catch (IllegalArgumentException e) {
+        throw JsonMappingException.from(in, e.getMessage());
+      }
+    }
+  }
+
+  /** An address is written as the program has it: {@code %IX0.3}. */
+  private static final class AddressWriter extends JsonSerializer<IoAddress> {
+    @Override
+    public void serialize(IoAddress address, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeString(address.toString());
+    }
+  }
+
+  private static final class AddressReader extends JsonDeserializer<IoAddress> {
+    @Override
+    public IoAddress deserialize(JsonParser in, DeserializationContext context) throws IOException {
+      try {
+        return IoAddress.parse(in.getValueAsString(""));
       } catch (IllegalArgumentException e) {
         throw JsonMappingException.from(in, e.getMessage());
       }

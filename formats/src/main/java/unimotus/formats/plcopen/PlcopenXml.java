@@ -10,6 +10,7 @@ import javax.xml.stream.XMLOutputFactory;
 import javax.xml.stream.XMLStreamException;
 import javax.xml.stream.XMLStreamWriter;
 import unimotus.core.program.FunctionBlock;
+import unimotus.core.program.LocatedVariable;
 import unimotus.core.program.Variable;
 
 /** Function blocks as a project of PLCopen XML (TC6 version 2.01, from memory). */
@@ -77,10 +78,34 @@ public final class PlcopenXml {
     close();
     close();
     open("instances");
-    empty("configurations");
+    channels(name, blocks.stream().flatMap(b -> b.located().stream()).toList());
     close();
     close();
     xml.writeEndDocument();
+  }
+
+  /** The channels of all blocks, as global variables of one configuration. */
+  private void channels(String name, List<LocatedVariable> located) throws XMLStreamException {
+    if (located.isEmpty()) {
+      empty("configurations");
+      return;
+    }
+    open("configurations");
+    open("configuration", "name", Variable.named(name));
+    open("globalVars");
+    for (LocatedVariable variable : located) {
+      open("variable", "name", variable.name(), "address", variable.address().toString());
+      open("type");
+      empty(variable.type());
+      close();
+      open("documentation");
+      xhtml(variable.comment());
+      close();
+      close();
+    }
+    close();
+    close();
+    close();
   }
 
   private void block(FunctionBlock block) throws XMLStreamException {

@@ -7,6 +7,7 @@ import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.program.FunctionBlock;
+import unimotus.core.program.LocatedVariable;
 import unimotus.core.program.Variable;
 
 /** The variables of a controller as CSV: those of a block, then one for each other register. */
@@ -31,6 +32,9 @@ public final class VariableCsv {
       }
       for (Variable v : block.outputs()) {
         csv.printRecord(v.name(), v.type(), "output", "", "", "", v.comment());
+      }
+      for (LocatedVariable v : block.located()) {
+        csv.printRecord(v.name(), v.type(), "channel", "", v.address().toString(), "", v.comment());
       }
       for (RegisterEntry e : map.entries()) {
         csv.printRecord(

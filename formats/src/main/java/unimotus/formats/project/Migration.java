@@ -2,11 +2,12 @@ package unimotus.formats.project;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.WireMake;
+import unimotus.core.value.ValueRole;
 import unimotus.formats.json.Json;
+import unimotus.formats.json.MotorPlates;
 
 /** Brings the documents of older versions to the present one, step by step. */
 final class Migration {
@@ -29,6 +30,11 @@ final class Migration {
     if (version < 6) {
       divideUse(document);
     }
+    if (version < 9) {
+      partValuesFromPlaces(document);
+      divideMotors(document);
+      addAddresses(document);
+    }
   }
 
   /** Version 6 knows how a person comes near a stop, its tests, and faults that are excluded. */
@@ -36,6 +42,41 @@ final class Migration {
     for (JsonNode stop : document.path("stops")) {
       if (stop.path("use") instanceof ObjectNode use && stop instanceof ObjectNode object) {
         object.set("use", divided(use, stop.path("trigger").asText()));
+      }
+    }
+  }
+
+  /** Version 9 knows what a value on the fieldbus is apart from where it stands. */
+  private static void partValuesFromPlaces(ObjectNode document) {
+    for (JsonNode record : document.path("records")) {
+      for (JsonNode register : record.path("fieldbus").path("registers")) {
+        if (register instanceof ObjectNode entry) {
+          ObjectNode flat = entry.deepCopy();
+          entry.removeAll();
+          ObjectNode value = entry.putObject("value");
+          move(flat, value, "name", "role", "type", "access");
+          move(flat, value.putObject("scaling"), "scale", "offset", "unit");
+          move(flat, value.putObject("limits"), "minimum", "maximum");
+          move(flat, entry.putObject("place"), "table", "address", "order", "group");
+        }
+      }
+    }
+  }
+
+  /** Version 9 knows kinds of motors. */
+  private static void divideMotors(ObjectNode document) {
+    for (JsonNode motor : document.path("motors")) {
+      if (motor instanceof ObjectNode object) {
+        MotorPlates.divide(object);
+      }
+    }
+  }
+
+  /** Version 9 knows the addresses of a controller's channels. */
+  private static void addAddresses(ObjectNode document) {
+    for (JsonNode controller : document.path("controllers")) {
+      if (controller instanceof ObjectNode object) {
+        object.putObject("addresses");
       }
     }
   }
@@ -72,7 +113,7 @@ final class Migration {
         JsonNode registers = found == null ? link.path("registers") : found;
         for (JsonNode register : registers) {
           if (register instanceof ObjectNode entry) {
-            RegisterRole role = RegisterRole.ofName(entry.path("name").asText());
+            ValueRole role = ValueRole.ofName(entry.path("name").asText());
             entry.set("role", Json.strict().valueToTree(role));
           }
         }

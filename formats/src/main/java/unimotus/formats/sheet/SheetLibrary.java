@@ -16,11 +16,13 @@ import unimotus.formats.file.AtomicFile;
 import unimotus.formats.json.Documents;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
+import unimotus.formats.json.MotorPlates;
 import unimotus.formats.json.Schema;
 
 /** Device sheets from the program's own stock and from a folder of the user's. */
 public final class SheetLibrary {
   private static final String FORMAT = "unimotus-sheet";
+  private static final int VERSION = 2;
   private static final String FOLDER = "/unimotus/sheets/";
 
   private SheetLibrary() {}
@@ -55,6 +57,7 @@ public final class SheetLibrary {
    */
   public static DeviceSheet read(String name, byte[] bytes) throws FileFault {
     ObjectNode document = Documents.parse(name, bytes, FORMAT);
+    bringUpToDate(document);
     DeviceSheet sheet =
         Documents.bindChecked(name, bytes, document, Schema.SHEET, DeviceSheet.class);
     List<String> faults = SheetFaults.of(sheet);
@@ -62,6 +65,22 @@ public final class SheetLibrary {
       throw new FileFault(name, 1, 1, String.join("; ", faults));
     }
     return sheet;
+  }
+
+  /** Sheets of version 1 knew frequency drives alone, and servo figures beside a plate. */
+  private static void bringUpToDate(ObjectNode document) {
+    if (document.path("version").asInt() != 1) {
+      return;
+    }
+    document.put("version", VERSION);
+    String kind = document.path("kind").asText();
+    if (kind.equals("motor")) {
+      MotorPlates.divide(document);
+    }
+    if (kind.equals("drive") && !document.has("driveKind")) {
+      ObjectNode drive = document.putObject("driveKind");
+      drive.put("kind", "frequency").putArray("runs").add("induction");
+    }
   }
 
   /** The file's content for a sheet: UTF-8, sorted keys, a line a leaf. */
@@ -72,7 +91,7 @@ public final class SheetLibrary {
               Json.strict()
                   .readTree(Json.strict().writerFor(DeviceSheet.class).writeValueAsBytes(sheet));
       document.put("format", FORMAT);
-      document.put("version", 1);
+      document.put("version", VERSION);
       return (Json.writer().writeValueAsString(Json.sorted(document)) + "\n")
           .getBytes(StandardCharsets.UTF_8);
     } catch (IOException e) {

@@ -8,8 +8,9 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.function.LongSupplier;
-import unimotus.devices.modbus.Gate;
-import unimotus.devices.modbus.NotSent;
+import unimotus.devices.connection.Gate;
+import unimotus.devices.connection.NotDone;
+import unimotus.devices.connection.NotSent;
 
 /**
  * Whether a link writes now, since whom and how long, and the log of all it wrote. Looking whether
@@ -17,7 +18,7 @@ import unimotus.devices.modbus.NotSent;
  * only goes forward, whatever is done to the clock of the machine.
  */
 final class Arming {
-  private final Target target;
+  private final String target;
   private final Clock clock;
   private final LongSupplier nanos;
   private final Duration lasts;
@@ -30,7 +31,7 @@ final class Arming {
   /** Counts the armings: a command belongs to the one it was given under. */
   private int term;
 
-  Arming(Target target, Clock clock, LongSupplier nanos, Duration lasts) {
+  Arming(String target, Clock clock, LongSupplier nanos, Duration lasts) {
     this.target = target;
     this.clock = clock;
     this.nanos = nanos;

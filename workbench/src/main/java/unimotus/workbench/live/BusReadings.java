@@ -6,8 +6,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.Reading;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.Station;
@@ -17,6 +15,7 @@ import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.ValueRole;
 import unimotus.workbench.Evidence;
 
 /**
@@ -40,11 +39,11 @@ public final class BusReadings {
    * What a sample proves.
    *
    * @param earlier a sample of about a second before: what still moves proves nothing
-   * @param target where it was read, told as the instrument
+   * @param where where it was read, told as the instrument
    * @param by who looks
    * @throws IllegalArgumentException where it proves nothing, saying why
    */
-  public List<Reading> of(Sample earlier, Sample sample, Target target, String by, Clock clock) {
+  public List<Reading> of(Sample earlier, Sample sample, String where, String by, Clock clock) {
     if (by.isBlank()) {
       throw new IllegalArgumentException("say who takes the reading");
     }
@@ -53,19 +52,19 @@ public final class BusReadings {
           "the drive does not run (%s): there is nothing to prove"
               .formatted(sample.state().map(WordState::name).orElse("state not known")));
     }
-    double commanded = hertz(sample, RegisterRole.REFERENCE).orElseThrow(() -> none("reference"));
+    double commanded = hertz(sample, ValueRole.REFERENCE).orElseThrow(() -> none("reference"));
     double output =
-        hertz(sample, RegisterRole.OUTPUT_FREQUENCY).orElseThrow(() -> none("output frequency"));
-    double before = hertz(earlier, RegisterRole.OUTPUT_FREQUENCY).orElse(output);
+        hertz(sample, ValueRole.OUTPUT_FREQUENCY).orElseThrow(() -> none("output frequency"));
+    double before = hertz(earlier, ValueRole.OUTPUT_FREQUENCY).orElse(output);
     if (Math.abs(output - before) > STEADY_HERTZ) {
       throw new IllegalArgumentException(
           "the drive is still on its way, %s to %s Hz: wait until it is steady"
               .formatted(QuantityFormat.PLAIN.number(before), QuantityFormat.PLAIN.number(output)));
     }
     int percent = percent(commanded);
-    String instrument = "fieldbus %s".formatted(target);
+    String instrument = "fieldbus %s".formatted(where);
     List<Reading> readings = new ArrayList<>();
-    OptionalDouble value = sample.value(RegisterRole.REFERENCE);
+    OptionalDouble value = sample.value(ValueRole.REFERENCE);
     evidence
         .path()
         .link()
@@ -73,7 +72,7 @@ public final class BusReadings {
         .ifPresent(raw -> add(readings, percent, Station.COUNTS, raw, instrument, by, clock));
     add(readings, percent, Station.FREQUENCY, output, instrument, by, clock);
     sample
-        .value(RegisterRole.SHAFT_SPEED)
+        .value(ValueRole.SHAFT_SPEED)
         .ifPresent(
             rpm ->
                 add(
@@ -91,13 +90,12 @@ public final class BusReadings {
     return new IllegalArgumentException("no register has the role '%s'".formatted(what));
   }
 
-  private OptionalDouble hertz(Sample sample, RegisterRole role) {
-    Optional<RegisterEntry> entry =
-        sample.words().keySet().stream().filter(e -> e.role() == role).findFirst();
+  private OptionalDouble hertz(Sample sample, ValueRole role) {
+    Optional<String> unit = sample.placed(role).map(v -> v.value().scaling().unit());
     OptionalDouble value = sample.value(role);
-    return entry.filter(e -> SpeedScale.measures(e.unit())).isEmpty() || value.isEmpty()
+    return unit.filter(SpeedScale::measures).isEmpty() || value.isEmpty()
         ? OptionalDouble.empty()
-        : OptionalDouble.of(Math.abs(speeds.hertz(value.getAsDouble(), entry.get().unit())));
+        : OptionalDouble.of(Math.abs(speeds.hertz(value.getAsDouble(), unit.get())));
   }
 
   /** The predicted reference that is commanded. */

@@ -12,6 +12,7 @@ import unimotus.devices.modbus.NoAnswer;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.registers.Target;
 import unimotus.devices.serial.SerialSettings;
 
 /**

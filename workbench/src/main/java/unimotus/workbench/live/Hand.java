@@ -1,8 +1,8 @@
 package unimotus.workbench.live;
 
 import java.io.IOException;
-import unimotus.devices.modbus.Gate;
-import unimotus.devices.modbus.NotSent;
+import unimotus.devices.connection.Gate;
+import unimotus.devices.connection.NotSent;
 
 /**
  * A hand on a key or button: what it commands goes out while it holds on and at no other time. Once

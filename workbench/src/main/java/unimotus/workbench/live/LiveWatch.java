@@ -5,6 +5,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.RejectedExecutionException;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import unimotus.devices.connection.NotDone;
 
 /**
  * Reads a drive again and again, and does what is commanded between two readings, on a thread of

@@ -6,11 +6,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.fieldbus.ReadRequest;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.settings.SettingRegisters;
+import unimotus.core.settings.CarriedSettings;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.value.HeldValue;
+import unimotus.core.value.PlacedValue;
+import unimotus.devices.connection.NotDone;
 
 /**
  * The settings a networked drive works with now, as far as its registers carry them.
@@ -41,7 +42,7 @@ public record OnlineSettings(
    * @throws NotDone where the drive falls silent before anything was read
    */
   static OnlineSettings read(LiveLink link, DriveSheet sheet, Progress progress) throws NotDone {
-    SettingRegisters registers = SettingRegisters.of(sheet, link.map());
+    CarriedSettings registers = CarriedSettings.of(sheet, link.values());
     return new Reading(link, sheet, registers, progress).read();
   }
 
@@ -49,13 +50,13 @@ public record OnlineSettings(
   private static final class Reading {
     private final LiveLink link;
     private final DriveSheet sheet;
-    private final SettingRegisters registers;
+    private final CarriedSettings registers;
     private final Progress progress;
     private final Map<String, SettingValue> values = new LinkedHashMap<>();
     private final List<String> problems;
     private int done;
 
-    Reading(LiveLink link, DriveSheet sheet, SettingRegisters registers, Progress progress) {
+    Reading(LiveLink link, DriveSheet sheet, CarriedSettings registers, Progress progress) {
       this.link = link;
       this.sheet = sheet;
       this.registers = registers;
@@ -64,9 +65,9 @@ public record OnlineSettings(
     }
 
     OnlineSettings read() throws NotDone {
-      List<RegisterEntry> wanted = List.copyOf(registers.carried().values());
+      List<PlacedValue> wanted = List.copyOf(registers.carried().values());
       progress.at(0, wanted.size());
-      for (ReadRequest request : ReadRequest.fewest(wanted, 0)) {
+      for (List<PlacedValue> request : link.together(wanted)) {
         try {
           block(request);
         } catch (NotDone silent) {
@@ -83,25 +84,25 @@ public record OnlineSettings(
     }
 
     /** A drive that refuses a block may still give its registers one by one. */
-    private void block(ReadRequest request) throws NotDone {
+    private void block(List<PlacedValue> request) throws NotDone {
       List<String> refusals = new ArrayList<>();
-      Map<RegisterEntry, List<Integer>> words = link.registers(request, refusals);
-      if (words.isEmpty() && request.entries().size() > 1) {
-        for (RegisterEntry entry : request.entries()) {
-          block(ReadRequest.fewest(List.of(entry), 0).get(0));
+      Map<PlacedValue, HeldValue> read = link.read(request, refusals);
+      if (read.isEmpty() && request.size() > 1) {
+        for (PlacedValue value : request) {
+          block(List.of(value));
         }
         return;
       }
-      for (RegisterEntry entry : request.entries()) {
-        take(entry, words.get(entry), refusals);
+      for (PlacedValue value : request) {
+        take(value, read.get(value), refusals);
       }
     }
 
-    private void take(RegisterEntry entry, @Nullable List<Integer> read, List<String> refusals) {
+    private void take(PlacedValue value, @Nullable HeldValue read, List<String> refusals) {
       done++;
       String code =
           registers.carried().entrySet().stream()
-              .filter(c -> c.getValue().equals(entry))
+              .filter(c -> c.getValue().equals(value))
               .findFirst()
               .orElseThrow()
               .getKey();
@@ -110,8 +111,7 @@ public record OnlineSettings(
         return;
       }
       try {
-        int[] raw = read.stream().mapToInt(w -> w).toArray();
-        values.put(code, SettingRegisters.value(sheet.setting(code).orElseThrow(), entry, raw));
+        values.put(code, CarriedSettings.value(sheet.setting(code).orElseThrow(), value, read));
       } catch (IllegalArgumentException odd) {
         problems.add(String.valueOf(odd.getMessage()));
       }

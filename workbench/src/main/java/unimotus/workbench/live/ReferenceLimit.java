@@ -1,12 +1,15 @@
 package unimotus.workbench.live;
 
-import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.devices.connection.NotDone;
 
 /**
- * How far a reference may go: no further than its register holds, and no faster than the drive's
+ * How far a reference may go: no further than its own limits, and no faster than the drive's
  * settings allow.
  *
  * @param speeds what units mean on the axis
@@ -14,7 +17,7 @@ import unimotus.core.quantity.QuantityFormat;
  * @param source where that number comes from
  */
 public record ReferenceLimit(SpeedScale speeds, double mostHertz, String source) {
-  /** The register alone limits it. */
+  /** Its own limits alone hold. */
   public static final ReferenceLimit NONE =
       new ReferenceLimit(new SpeedScale(50, 4), Double.POSITIVE_INFINITY, "");
 
@@ -33,30 +36,32 @@ public record ReferenceLimit(SpeedScale speeds, double mostHertz, String source)
   /**
    * Refuses what is beyond it.
    *
-   * @throws NotDone naming register, value and limit
+   * @throws NotDone naming value and limit
    */
-  void check(RegisterEntry entry, double value) throws NotDone {
-    if (value < entry.minimum() || value > entry.maximum()) {
+  void check(DriveValue reference, double value) throws NotDone {
+    Limits limits = reference.limits();
+    Scaling scaling = reference.scaling();
+    if (!limits.hold(value)) {
       throw new NotDone(
           "%s takes %s to %s %s, not %s"
               .formatted(
-                  entry.name(),
-                  number(entry.minimum()),
-                  number(entry.maximum()),
-                  entry.unit(),
+                  reference.name(),
+                  number(limits.minimum()),
+                  number(limits.maximum()),
+                  scaling.unit(),
                   number(value)));
     }
-    if (!SpeedScale.measures(entry.unit())) {
+    if (!SpeedScale.measures(scaling.unit())) {
       return;
     }
-    double hertz = Math.abs(speeds.hertz(value, entry.unit()));
-    if (hertz > mostHertz + Math.abs(speeds.hertz(entry.scale(), entry.unit()))) {
+    double hertz = Math.abs(speeds.hertz(value, scaling.unit()));
+    if (hertz > mostHertz + Math.abs(speeds.hertz(scaling.scale(), scaling.unit()))) {
       throw new NotDone(
           "%s %s %s is %s Hz, over %s Hz: %s"
               .formatted(
-                  entry.name(),
+                  reference.name(),
                   number(value),
-                  entry.unit(),
+                  scaling.unit(),
                   number(hertz),
                   number(mostHertz),
                   source));

@@ -13,20 +13,21 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
+import unimotus.core.motor.Pairing;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
+import unimotus.core.settings.CarriedSettings;
 import unimotus.core.settings.LinkLoss;
 import unimotus.core.settings.RecordChecks;
-import unimotus.core.settings.SettingRegisters;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
-import unimotus.devices.drive.DriveRegisters;
-import unimotus.devices.drive.DriveUnit;
 import unimotus.devices.modbus.SerialStandIn;
 import unimotus.devices.modbus.StandIn;
 import unimotus.devices.modbus.TcpStandIn;
 import unimotus.devices.modbus.Unit;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.DriveUnit;
 import unimotus.devices.serial.SerialSettings;
 
 /**
@@ -119,7 +120,7 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
   private static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {
     return project.axes().stream()
         .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
-        .filter(x -> x.motor().servo() == null)
+        .filter(x -> x.motor().induction().isPresent() && Pairing.fault(x).isEmpty())
         .toList();
   }
 
@@ -139,16 +140,16 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
   /** Settings that stand in registers stand there as designed. */
   private static void hold(AxisAssembly axis, RegisterMap map, DriveUnit unit) {
     Map<String, SettingValue> designed = RecordChecks.designed(axis);
-    SettingRegisters.of(axis.driveSheet(), map)
+    CarriedSettings.of(axis.driveSheet(), map.entries())
         .carried()
         .forEach(
             (code, entry) ->
                 Optional.ofNullable(designed.get(code))
                     .flatMap(
                         v ->
-                            SettingRegisters.words(
+                            CarriedSettings.held(
                                 axis.driveSheet().setting(code).orElseThrow(), entry, v))
-                    .ifPresent(words -> unit.hold(entry, words)));
+                    .ifPresent(held -> unit.drive().hold(entry, held)));
   }
 
   private static Placed place(
@@ -167,7 +168,7 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     }
     LinkLoss loss = LinkLoss.of(axis);
     if (loss.timeoutCode().isPresent()) {
-      unit.onSilence(loss.timeoutSeconds(), loss.action());
+      unit.drive().onSilence(loss.timeoutSeconds(), loss.action());
     }
     hold(axis, map, unit);
     return new Placed(number, axis.axis().name(), name, map, profile, unit);

@@ -15,7 +15,6 @@ import unimotus.core.bench.BenchSetup;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordProfile;
@@ -23,9 +22,10 @@ import unimotus.core.profile.WordState;
 import unimotus.core.program.LinkProgram;
 import unimotus.core.program.StructuredText;
 import unimotus.core.settings.LinkLoss;
-import unimotus.devices.drive.DriveRegisters;
-import unimotus.devices.drive.DriveUnit;
+import unimotus.core.value.ValueRole;
 import unimotus.devices.modbus.Unit;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.DriveUnit;
 
 /**
  * The exported block, run scan by scan on a clock that is held, against the stand-in drive over a
@@ -69,11 +69,11 @@ class BlockStoriesTest {
       this.block = new StructuredText(text);
       this.drive =
           new DriveUnit(BenchSetup.inHertz(AXIS), profile, map, "drive", () -> millis * 1_000_000);
-      drive.onSilence(0, LinkLoss.Action.HOLD);
+      drive.drive().onSilence(0, LinkLoss.Action.HOLD);
     }
 
     boolean runs() {
-      return drive.state().kind() == WordState.Kind.RUNNING;
+      return drive.drive().state().kind() == WordState.Kind.RUNNING;
     }
 
     /** Words of which none tells a missing permission: a start is given up in its time alone. */
@@ -86,16 +86,16 @@ class BlockStoriesTest {
       lossUntil = millis;
     }
 
-    private RegisterEntry entry(RegisterRole role) {
+    private RegisterEntry entry(ValueRole role) {
       return map.entry(role).orElseThrow();
     }
 
-    private void write(RegisterRole role, int raw) throws Unit.Refused {
+    private void write(ValueRole role, int raw) throws Unit.Refused {
       RegisterEntry e = entry(role);
       drive.write(e.table(), e.address(), List.of(raw & 0xFFFF));
     }
 
-    private int read(RegisterRole role) throws Unit.Refused {
+    private int read(ValueRole role) throws Unit.Refused {
       RegisterEntry e = entry(role);
       return drive.read(e.table(), e.address(), 1).get(0);
     }
@@ -105,10 +105,10 @@ class BlockStoriesTest {
         return false;
       }
       try {
-        write(RegisterRole.REFERENCE, block.whole("ReferenceRaw"));
-        write(RegisterRole.CONTROL_WORD, block.whole("ControlWord"));
-        block.put("StatusWord", read(RegisterRole.STATUS_WORD));
-        int raw = read(RegisterRole.OUTPUT_FREQUENCY);
+        write(ValueRole.REFERENCE, block.whole("ReferenceRaw"));
+        write(ValueRole.CONTROL_WORD, block.whole("ControlWord"));
+        block.put("StatusWord", read(ValueRole.STATUS_WORD));
+        int raw = read(ValueRole.OUTPUT_FREQUENCY);
         block.put("OutputRaw", (int) (short) raw);
         return true;
       } catch (Unit.Refused refused) {
@@ -183,14 +183,15 @@ class BlockStoriesTest {
 
   private static final List<Loss> LOSSES =
       List.of(
-          new Loss("fault", m -> m.drive.provoke(5), BlockStoriesTest::acknowledge),
-          new Loss("permission", m -> m.drive.permit(false), m -> m.drive.permit(true)),
-          new Loss("stop at the drive", m -> m.drive.stopHere(), null),
+          new Loss("fault", m -> m.drive.drive().provoke(5), BlockStoriesTest::acknowledge),
+          new Loss(
+              "permission", m -> m.drive.drive().permit(false), m -> m.drive.drive().permit(true)),
+          new Loss("stop at the drive", m -> m.drive.drive().stopHere(), null),
           new Loss(
               "mains",
               m -> m.powered = false,
               m -> {
-                m.drive.powerCycle();
+                m.drive.drive().powerCycle();
                 m.powered = true;
               }),
           new Loss(
@@ -198,7 +199,7 @@ class BlockStoriesTest {
               m -> {
                 m.powered = false;
                 m.scans(BOOT_MS);
-                m.drive.powerCycle();
+                m.drive.drive().powerCycle();
                 m.powered = true;
               },
               null),
@@ -207,18 +208,18 @@ class BlockStoriesTest {
           new Loss(
               "permission and link",
               m -> {
-                m.drive.permit(false);
+                m.drive.drive().permit(false);
                 m.linked = false;
               },
               m -> {
-                m.drive.permit(true);
+                m.drive.drive().permit(true);
                 m.linked = true;
               }),
           new Loss(
               "fault without a link",
               m -> {
                 m.linked = false;
-                m.drive.provoke(9);
+                m.drive.drive().provoke(9);
               },
               m -> {
                 m.linked = true;
@@ -331,7 +332,7 @@ class BlockStoriesTest {
     m.scans(4000);
     assertThat(m.runs()).isFalse();
     assertThat(m.block.is("Locked")).isTrue();
-    m.drive.provoke(3);
+    m.drive.drive().provoke(3);
     m.reset = true;
     m.restartController();
     m.scans(3000);

@@ -3,16 +3,20 @@ package unimotus.workbench.live;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterEntry.Access;
 import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.review.LineReview;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 
@@ -24,23 +28,23 @@ final class Buses {
   static final RegisterMap OWN =
       new RegisterMap(
           List.of(
-              entry("command word", 4, 99, RegisterType.BITS_16, WordOrder.ABCD, 1, "", 0, 65_535),
+              entry("command word", 4, 99, ValueType.BITS_16, WordOrder.ABCD, 1, "", 0, 65_535),
               entry(
                   "speed reference",
                   4,
                   100,
-                  RegisterType.SIGNED_16,
+                  ValueType.SIGNED_16,
                   WordOrder.ABCD,
                   100 / 16_384.0,
                   "%",
                   -100,
                   100),
-              entry("status word", 3, 199, RegisterType.BITS_16, WordOrder.ABCD, 1, "", 0, 65_535),
+              entry("status word", 3, 199, ValueType.BITS_16, WordOrder.ABCD, 1, "", 0, 65_535),
               entry(
                   "output frequency",
                   3,
                   200,
-                  RegisterType.FLOAT_32,
+                  ValueType.FLOAT_32,
                   WordOrder.CDAB,
                   1,
                   "Hz",
@@ -50,13 +54,13 @@ final class Buses {
                   "motor speed",
                   3,
                   202,
-                  RegisterType.SIGNED_16,
+                  ValueType.SIGNED_16,
                   WordOrder.ABCD,
                   1,
                   "rpm",
                   -9000,
                   9000),
-              entry("fault", 3, 203, RegisterType.UNSIGNED_16, WordOrder.ABCD, 1, "", 0, 65_535)));
+              entry("fault", 3, 203, ValueType.UNSIGNED_16, WordOrder.ABCD, 1, "", 0, 65_535)));
 
   private Buses() {}
 
@@ -64,7 +68,7 @@ final class Buses {
       String name,
       int prefix,
       int address,
-      RegisterType type,
+      ValueType type,
       WordOrder order,
       double scale,
       String unit,
@@ -72,18 +76,17 @@ final class Buses {
       double most) {
     boolean holding = prefix == 4;
     return new RegisterEntry(
-        name,
-        holding ? RegisterTable.HOLDING_REGISTER : RegisterTable.INPUT_REGISTER,
-        address,
-        type,
-        order,
-        scale,
-        0,
-        unit,
-        least,
-        most,
-        holding ? Access.READ_WRITE : Access.READ,
-        "");
+        DriveValue.named(
+            name,
+            type,
+            Scaling.of(scale, unit),
+            new Limits(least, most),
+            holding ? Access.READ_WRITE : Access.READ),
+        new RegisterPlace(
+            holding ? RegisterTable.HOLDING_REGISTER : RegisterTable.INPUT_REGISTER,
+            address,
+            order,
+            ""));
   }
 
   /** The demo with another link of the drum's drive. */

@@ -16,7 +16,7 @@ import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.program.FunctionBlock;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.registers.DriveRegisters;
 import unimotus.formats.fieldbus.MapCsv;
 import unimotus.workbench.ControllerCode;
 import unimotus.workbench.RegisterLists;
@@ -34,7 +34,7 @@ class ControllerCodeTest {
 
   private Path written(String name) throws IOException {
     Path file = folder.resolve(name);
-    FunctionBlock block = ControllerCode.block(drum(), new LinkWatch(0.05, 0.01));
+    FunctionBlock block = ControllerCode.block(drum(), null, new LinkWatch(0.05, 0.01));
     ControllerCode.write(file, drum(), block, CLOCK);
     return file;
   }

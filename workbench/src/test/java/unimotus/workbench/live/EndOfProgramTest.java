@@ -11,8 +11,11 @@ import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
-import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.modbus.Tap;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 
@@ -27,7 +30,10 @@ class EndOfProgramTest {
       Target target = new Target(new Route.Tcp("127.0.0.1", Integer.parseInt(args[0])), 1);
       LiveLink link =
           new LiveLink(
-              target, DriveRegisters.map(), DriveProfiles.CIA_402_VELOCITY, Clock.systemUTC());
+              RegisterConnection.to(target, DriveRegisters.map(), Tap.NONE),
+              DriveProfiles.CIA_402_VELOCITY,
+              LiveLink.Times.of(Clock.systemUTC()),
+              ReferenceLimit.NONE);
       LiveWatch.Listener silent =
           new LiveWatch.Listener() {
             @Override
@@ -83,7 +89,8 @@ class EndOfProgramTest {
               .start();
       BufferedReader said = other.inputReader();
       assertThat(said.readLine()).isEqualTo("running");
-      assertThat(standIns.units().get(0).unit().state().kind()).isEqualTo(WordState.Kind.RUNNING);
+      assertThat(standIns.units().get(0).unit().drive().state().kind())
+          .isEqualTo(WordState.Kind.RUNNING);
       if (how.equals("terminated")) {
         other.destroy();
       } else {
@@ -91,7 +98,8 @@ class EndOfProgramTest {
         other.getOutputStream().flush();
       }
       assertThat(other.waitFor(20, TimeUnit.SECONDS)).isTrue();
-      assertThat(standIns.units().get(0).unit().state().kind()).isEqualTo(WordState.Kind.BLOCKED);
+      assertThat(standIns.units().get(0).unit().drive().state().kind())
+          .isEqualTo(WordState.Kind.BLOCKED);
     }
   }
 }

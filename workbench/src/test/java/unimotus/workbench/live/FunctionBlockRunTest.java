@@ -24,7 +24,7 @@ import unimotus.core.profile.ManualWords.StatusMeaning;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.program.FunctionBlock;
 import unimotus.core.program.LinkProgram;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.devices.registers.DriveRegisters;
 import unimotus.formats.sheet.SheetLibrary;
 
 /**
@@ -224,7 +224,7 @@ class FunctionBlockRunTest {
               line -> {
                 said.add(line);
                 if (line.equals("provoke")) {
-                  standIns.units().get(0).unit().provoke(5);
+                  standIns.units().get(0).unit().drive().provoke(5);
                 }
               });
       assertThat(python.waitFor(60, TimeUnit.SECONDS)).isTrue();

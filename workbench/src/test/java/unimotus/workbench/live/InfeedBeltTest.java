@@ -11,7 +11,6 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import unimotus.core.detective.AxisCause;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
@@ -23,7 +22,11 @@ import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
+import unimotus.core.value.ValueRole;
 import unimotus.core.way.register.RegisterCause;
+import unimotus.devices.modbus.Tap;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 import unimotus.workbench.Evidence;
@@ -55,7 +58,11 @@ class InfeedBeltTest {
 
   private LiveLink link(FieldbusLink known) {
     Target target = new Target(standIns.server().route(), known.unit());
-    return new LiveLink(target, known.map(), known.wordProfile(), Clock.systemUTC());
+    return new LiveLink(
+        RegisterConnection.to(target, known.map(), Tap.NONE),
+        known.wordProfile(),
+        LiveLink.Times.of(Clock.systemUTC()),
+        ReferenceLimit.NONE);
   }
 
   private static Evidence evidence(Project of) {
@@ -72,8 +79,8 @@ class InfeedBeltTest {
     for (int i = 0; i < 200; i++) {
       Thread.sleep(30);
       Sample next = link.read();
-      double before = last.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
-      double now = next.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+      double before = last.value(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
+      double now = next.value(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
       last = next;
       if (now > 0 && Math.abs(now - before) < 0.001) {
         return next;
@@ -92,7 +99,7 @@ class InfeedBeltTest {
         Sample sample = runAt(link, percent);
         List<Reading> taken =
             new BusReadings(evidence(project))
-                .of(sample, sample, link.target(), "A. Tester", Clock.systemUTC());
+                .of(sample, sample, link.where(), "A. Tester", Clock.systemUTC());
         assertThat(taken)
             .extracting(Reading::prediction)
             .containsExactly(
@@ -126,23 +133,21 @@ class InfeedBeltTest {
     FieldbusLink misread =
         bus.withRegisters(
             bus.registers().stream()
-                .map(e -> e.role() == RegisterRole.REFERENCE ? e.withScale(1) : e)
+                .map(e -> e.role() == ValueRole.REFERENCE ? e.withScale(1) : e)
                 .toList());
     Project wrong = project.with(project.record("belt-drive").withFieldbus(misread));
     Evidence designed = evidence(wrong);
     Project read = wrong;
     try (LiveLink link = link(bus)) {
       link.arm("A. Tester");
-      RegisterEntry real = bus.map().entry(RegisterRole.REFERENCE).orElseThrow();
+      RegisterEntry real = bus.map().entry(ValueRole.REFERENCE).orElseThrow();
       for (int percent : List.of(0, 50)) {
         double number = designed.path().scale().inverse(percent);
         double raw = designed.path().value(Station.COUNTS, number);
         double shown =
             percent == 0
                 ? 0
-                : runAt(link, raw * real.scale())
-                    .value(RegisterRole.OUTPUT_FREQUENCY)
-                    .orElseThrow();
+                : runAt(link, raw * real.scale()).value(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
         read = read.with(reading(designed, percent, Station.COUNTS, raw));
         read = read.with(reading(designed, percent, Station.FREQUENCY, shown));
       }

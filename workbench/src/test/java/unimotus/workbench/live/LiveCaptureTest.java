@@ -13,8 +13,10 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
-import unimotus.devices.drive.DriveRegisters;
 import unimotus.devices.modbus.explain.ExplainedFrame;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 import unimotus.workbench.capture.Captures;
@@ -55,12 +57,11 @@ class LiveCaptureTest {
                 System::nanoTime);
         LiveLink link =
             new LiveLink(
-                new Target(standIns.server().route(), 2),
-                DriveRegisters.map(),
+                RegisterConnection.to(
+                    new Target(standIns.server().route(), 2), DriveRegisters.map(), recorder),
                 DriveProfiles.CIA_402_VELOCITY,
                 new LiveLink.Times(Clock.systemUTC(), System::nanoTime),
-                ReferenceLimit.NONE,
-                recorder)) {
+                ReferenceLimit.NONE)) {
       link.identity();
       link.arm("A. Tester");
       link.reference(5);

@@ -18,16 +18,19 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.core.value.ValueRole;
+import unimotus.devices.connection.NotDone;
 import unimotus.devices.modbus.Route;
 import unimotus.devices.modbus.Tap;
 import unimotus.devices.modbus.Troubles;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 
@@ -88,12 +91,10 @@ class LiveLinkTest {
 
   private LiveLink link(Target target, ReferenceLimit limit) {
     return new LiveLink(
-        target,
-        DriveRegisters.map(),
+        RegisterConnection.to(target, DriveRegisters.map(), Tap.NONE),
         DriveProfiles.CIA_402_VELOCITY,
         new LiveLink.Times(clock, clock::nanos),
-        limit,
-        Tap.NONE);
+        limit);
   }
 
   private double read(DriveRegisters register) throws NotDone {
@@ -132,7 +133,7 @@ class LiveLinkTest {
     assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.RUNNING);
     await().untilAsserted(() -> assertThat(read(DriveRegisters.OUTPUT)).isBetween(1.0, 5.0));
     link.reference(1);
-    standIns.units().get(0).unit().provoke(4);
+    standIns.units().get(0).unit().drive().provoke(4);
     assertThat(read(DriveRegisters.FAULT)).isEqualTo(4);
     link.want(Intent.RESET);
     assertThat(read(DriveRegisters.FAULT)).isZero();
@@ -165,11 +166,14 @@ class LiveLinkTest {
   void reverseIsRefusedWhereNothingTellsIt() throws Exception {
     List<RegisterEntry> upward =
         DriveRegisters.map().entries().stream()
-            .map(e -> e.role() == RegisterRole.REFERENCE ? e.within(0, e.maximum()) : e)
+            .map(e -> e.role() == ValueRole.REFERENCE ? e.within(0, e.maximum()) : e)
             .toList();
     try (LiveLink plain =
         new LiveLink(
-            link.target(), new RegisterMap(upward), DriveProfiles.CIA_402_VELOCITY, clock)) {
+            RegisterConnection.to(target(1), new RegisterMap(upward), Tap.NONE),
+            DriveProfiles.CIA_402_VELOCITY,
+            LiveLink.Times.of(clock),
+            ReferenceLimit.NONE)) {
       plain.arm("A. Tester");
       plain.reference(5);
       assertThatThrownBy(() -> plain.want(Intent.START_REVERSE))
@@ -186,12 +190,10 @@ class LiveLinkTest {
   void inAModeThatCommandsNoSpeedNothingIsStarted() throws Exception {
     try (LiveLink homing =
         new LiveLink(
-            target(1),
-            DriveRegisters.map(),
+            RegisterConnection.to(target(1), DriveRegisters.map(), Tap.NONE),
             DriveProfiles.cia402(OperatingMode.HOMING),
             new LiveLink.Times(clock, clock::nanos),
-            ReferenceLimit.NONE,
-            Tap.NONE)) {
+            ReferenceLimit.NONE)) {
       homing.arm("A. Tester");
       assertThatThrownBy(() -> homing.want(Intent.START_FORWARD))
           .isInstanceOf(NotDone.class)
@@ -379,7 +381,7 @@ class LiveLinkTest {
         .hasMessageContaining("NOT HANDED BACK after 5 tries")
         .hasMessageContaining("the machine's own stop");
     assertThat(link.expire()).as("it is not asked any more").isFalse();
-    assertThat(standIns.units().get(0).unit().state().kind())
+    assertThat(standIns.units().get(0).unit().drive().state().kind())
         .as("the word got through, though nothing could be read and nobody answered")
         .isEqualTo(WordState.Kind.BLOCKED);
     standIns.server().misbehave(Troubles.NONE);

@@ -14,14 +14,18 @@ import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.value.ValueType;
+import unimotus.devices.connection.NotDone;
 import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
+import unimotus.devices.modbus.Tap;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Truth;
 
@@ -40,10 +44,10 @@ class OnlineSettingsTest {
 
   private static RegisterMap map() {
     List<RegisterEntry> entries = new ArrayList<>(Buses.OWN.entries());
-    entries.add(Fixtures.register("M10 motor power", 500, RegisterType.UNSIGNED_16, 0.01, "kW"));
-    entries.add(Fixtures.register("M12 motor current", 501, RegisterType.UNSIGNED_16, 0.01, "A"));
-    entries.add(Fixtures.register("M15 poles", 502, RegisterType.UNSIGNED_16, 1, ""));
-    entries.add(Fixtures.register("A03 access", 510, RegisterType.UNSIGNED_16, 1, ""));
+    entries.add(Fixtures.register("M10 motor power", 500, ValueType.UNSIGNED_16, 0.01, "kW"));
+    entries.add(Fixtures.register("M12 motor current", 501, ValueType.UNSIGNED_16, 0.01, "A"));
+    entries.add(Fixtures.register("M15 poles", 502, ValueType.UNSIGNED_16, 1, ""));
+    entries.add(Fixtures.register("A03 access", 510, ValueType.UNSIGNED_16, 1, ""));
     return new RegisterMap(entries);
   }
 
@@ -65,10 +69,10 @@ class OnlineSettingsTest {
 
   private LiveLink link(RegisterMap with) {
     return new LiveLink(
-        new Target(standIns.server().route(), 12),
-        with,
+        RegisterConnection.to(new Target(standIns.server().route(), 12), with, Tap.NONE),
         DriveProfiles.CIA_402_VELOCITY,
-        Clock.systemUTC());
+        LiveLink.Times.of(Clock.systemUTC()),
+        ReferenceLimit.NONE);
   }
 
   private OnlineSettings read(RegisterMap with) throws Exception {
@@ -112,7 +116,7 @@ class OnlineSettingsTest {
   @Test
   void aRefusedRegisterLosesNoOther() throws Exception {
     List<RegisterEntry> more = new ArrayList<>(map.entries());
-    more.add(Fixtures.register("M11 motor voltage", 503, RegisterType.UNSIGNED_16, 1, "V"));
+    more.add(Fixtures.register("M11 motor voltage", 503, ValueType.UNSIGNED_16, 1, "V"));
     OnlineSettings online = read(new RegisterMap(more));
     assertThat(online.values()).containsOnlyKeys("M10", "M12", "M15", "A03");
     assertThat(online.problems()).hasSize(1);
@@ -125,7 +129,7 @@ class OnlineSettingsTest {
   @Test
   void aRegisterInAnotherUnitIsNotTaken() throws Exception {
     List<RegisterEntry> more = new ArrayList<>(map.entries());
-    more.add(Fixtures.register("M14 motor speed", 520, RegisterType.UNSIGNED_16, 1, "s"));
+    more.add(Fixtures.register("M14 motor speed", 520, ValueType.UNSIGNED_16, 1, "s"));
     OnlineSettings online = read(new RegisterMap(more));
     assertThat(online.values()).doesNotContainKey("M14");
     assertThat(online.problems())

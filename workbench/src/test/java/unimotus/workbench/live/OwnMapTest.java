@@ -17,10 +17,8 @@ import org.junit.jupiter.api.Test;
 import unimotus.core.fieldbus.KnownValue;
 import unimotus.core.fieldbus.MapDoubt;
 import unimotus.core.fieldbus.RegisterFit;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.fieldbus.RegisterSearch;
 import unimotus.core.fieldbus.RegisterTable;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
@@ -33,9 +31,15 @@ import unimotus.core.profile.ManualWords.StatusMeaning;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.LineReview;
+import unimotus.core.value.ValueRole;
+import unimotus.core.value.ValueType;
+import unimotus.devices.connection.NotDone;
 import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
+import unimotus.devices.modbus.Tap;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Evidence;
 
@@ -70,7 +74,12 @@ class OwnMapTest {
             DriveProfiles.CIA_402_VELOCITY,
             () -> FASTER * System.nanoTime());
     Target target = new Target(standIns.server().route(), 12);
-    link = new LiveLink(target, Buses.OWN, WORDS.profile(), Clock.systemUTC());
+    link =
+        new LiveLink(
+            RegisterConnection.to(target, Buses.OWN, Tap.NONE),
+            WORDS.profile(),
+            LiveLink.Times.of(Clock.systemUTC()),
+            ReferenceLimit.NONE);
   }
 
   @AfterEach
@@ -88,7 +97,7 @@ class OwnMapTest {
     assertThat(link.identity()).contains("Terminal drive 4 kW");
     Sample sample = link.read();
     assertThat(sample.state().orElseThrow().name()).isEqualTo("ready");
-    assertThat(sample.words()).hasSize(6);
+    assertThat(sample.values()).hasSize(6);
   }
 
   /** 60 % of 50 Hz are 30 Hz, which the program's 50 % gives as well: the span begins at 10 Hz. */
@@ -101,15 +110,13 @@ class OwnMapTest {
     BusReadings readings = new BusReadings(evidence);
     Sample sample = link.read();
     for (int i = 0;
-        i < 200 && sample.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow() < 29.999;
+        i < 200 && sample.value(ValueRole.OUTPUT_FREQUENCY).orElseThrow() < 29.999;
         i++) {
       Thread.sleep(20);
       sample = link.read();
     }
-    assertThat(sample.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow())
-        .isCloseTo(30, within(0.01));
-    List<Reading> taken =
-        readings.of(sample, sample, link.target(), "A. Tester", Clock.systemUTC());
+    assertThat(sample.value(ValueRole.OUTPUT_FREQUENCY).orElseThrow()).isCloseTo(30, within(0.01));
+    List<Reading> taken = readings.of(sample, sample, link.where(), "A. Tester", Clock.systemUTC());
     assertThat(taken)
         .extracting(Reading::prediction)
         .containsExactly("ref50.frequency", "ref50.shaft");
@@ -128,25 +135,25 @@ class OwnMapTest {
     link.want(Intent.STOP);
     Sample stopped = link.read();
     assertThatThrownBy(
-            () -> readings.of(stopped, stopped, link.target(), "A. Tester", Clock.systemUTC()))
+            () -> readings.of(stopped, stopped, link.where(), "A. Tester", Clock.systemUTC()))
         .hasMessageContaining("does not run (ready)");
-    assertThatThrownBy(() -> readings.of(stopped, stopped, link.target(), " ", Clock.systemUTC()))
+    assertThatThrownBy(() -> readings.of(stopped, stopped, link.where(), " ", Clock.systemUTC()))
         .hasMessageContaining("who");
     link.reference(33);
     link.want(Intent.START_FORWARD);
     Sample between = link.read();
     assertThatThrownBy(
-            () -> readings.of(between, between, link.target(), "A. Tester", Clock.systemUTC()))
+            () -> readings.of(between, between, link.where(), "A. Tester", Clock.systemUTC()))
         .hasMessageContaining("16.501 Hz is commanded")
         .hasMessageContaining("9.9976, 19.995, 30.005, 40.002, 50");
     Sample first = link.read();
     link.reference(80);
-    double before = first.value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+    double before = first.value(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
     Awaitility.await()
-        .until(() -> link.read().value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow() > before + 0.5);
+        .until(() -> link.read().value(ValueRole.OUTPUT_FREQUENCY).orElseThrow() > before + 0.5);
     Sample moving = link.read();
     assertThatThrownBy(
-            () -> readings.of(first, moving, link.target(), "A. Tester", Clock.systemUTC()))
+            () -> readings.of(first, moving, link.where(), "A. Tester", Clock.systemUTC()))
         .hasMessageContaining("still on its way");
     link.handBack();
   }
@@ -160,9 +167,9 @@ class OwnMapTest {
   void aFaultAndItsResetInWordsOfTheManual() throws Exception {
     link.arm("A. Tester");
     link.want(Intent.START_FORWARD);
-    standIns.units().get(0).unit().provoke(4);
+    standIns.units().get(0).unit().drive().provoke(4);
     assertThat(link.read().state().orElseThrow().name()).isEqualTo("fault");
-    assertThat(link.read().value(RegisterRole.FAULT_CODE)).hasValue(4);
+    assertThat(link.read().value(ValueRole.FAULT_CODE)).hasValue(4);
     link.want(Intent.RESET);
     assertThat(link.read().state().orElseThrow().name()).isEqualTo("ready");
     link.stop();
@@ -175,7 +182,7 @@ class OwnMapTest {
     Awaitility.await()
         .until(
             () -> {
-              double now = link.read().value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+              double now = link.read().value(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
               boolean steady = now > 0 && Math.abs(now - last[0]) < 0.001;
               last[0] = now;
               return steady;
@@ -193,7 +200,7 @@ class OwnMapTest {
         link.reference(percent);
         awaitSteady(link);
         Response read = client.ask(12, new Request.Read(4, 199, 5));
-        double shown = link.read().value(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+        double shown = link.read().value(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
         known.add(
             KnownValue.typed(
                 String.format(java.util.Locale.ROOT, "%.2f", shown),
@@ -207,10 +214,10 @@ class OwnMapTest {
         .anySatisfy(
             f -> {
               assertThat(f.address()).isEqualTo(200);
-              assertThat(f.type()).isEqualTo(RegisterType.FLOAT_32);
+              assertThat(f.type()).isEqualTo(ValueType.FLOAT_32);
               assertThat(f.order()).isEqualTo(WordOrder.CDAB);
             });
-    var shifted = Buses.OWN.shifted(1).entry(RegisterRole.OUTPUT_FREQUENCY).orElseThrow();
+    var shifted = Buses.OWN.shifted(1).entry(ValueRole.OUTPUT_FREQUENCY).orElseThrow();
     assertThat(RegisterSearch.offByOne(shifted, fits).orElseThrow().kind())
         .isEqualTo(MapDoubt.Kind.SHIFTED);
   }
@@ -254,8 +261,13 @@ class OwnMapTest {
     await(told, "done");
     await(told, "running");
     watch.close();
-    Target target = link.target();
-    try (LiveLink after = new LiveLink(target, Buses.OWN, WORDS.profile(), Clock.systemUTC())) {
+    Target target = new Target(standIns.server().route(), 12);
+    try (LiveLink after =
+        new LiveLink(
+            RegisterConnection.to(target, Buses.OWN, Tap.NONE),
+            WORDS.profile(),
+            LiveLink.Times.of(Clock.systemUTC()),
+            ReferenceLimit.NONE)) {
       for (int i = 0; i < 100 && link.log().stream().noneMatch(l -> l.contains("handed")); i++) {
         Thread.sleep(20);
       }

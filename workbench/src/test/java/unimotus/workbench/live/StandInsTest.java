@@ -8,15 +8,17 @@ import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.Test;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Project;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordState;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.core.value.ValueRole;
 import unimotus.devices.modbus.Route;
 import unimotus.devices.modbus.Tap;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.devices.serial.Parity;
 import unimotus.devices.serial.SerialSettings;
 import unimotus.formats.sheet.SheetLibrary;
@@ -66,19 +68,22 @@ class StandInsTest {
       try (StandIns standIns = start(Demo.project(), place);
           LiveLink link =
               new LiveLink(
-                  new Target(standIns.server().route(), 3),
-                  DriveRegisters.map(),
+                  RegisterConnection.to(
+                      new Target(standIns.server().route(), 3), DriveRegisters.map(), Tap.NONE),
                   DriveProfiles.CIA_402_VELOCITY,
-                  java.time.Clock.systemUTC())) {
+                  LiveLink.Times.of(java.time.Clock.systemUTC()),
+                  ReferenceLimit.NONE)) {
         assertThat(link.identity()).first().isEqualTo("Unimotus stand-in");
         link.arm("A. Tester");
         link.reference(5);
         link.want(Intent.START_FORWARD);
-        assertThat(standIns.units().get(3).unit().state().kind()).isEqualTo(WordState.Kind.RUNNING);
+        assertThat(standIns.units().get(3).unit().drive().state().kind())
+            .isEqualTo(WordState.Kind.RUNNING);
         link.set(DriveRegisters.LINK_TIMEOUT.entry(), 2.5);
-        assertThat(link.read().value(RegisterRole.LINK_TIMEOUT)).hasValue(2.5);
+        assertThat(link.read().value(ValueRole.LINK_TIMEOUT)).hasValue(2.5);
         link.stop();
-        assertThat(standIns.units().get(3).unit().state().kind()).isEqualTo(WordState.Kind.BLOCKED);
+        assertThat(standIns.units().get(3).unit().drive().state().kind())
+            .isEqualTo(WordState.Kind.BLOCKED);
         link.handBack();
       }
     }
@@ -144,12 +149,11 @@ class StandInsTest {
     try (StandIns standIns = start(Demo.project(), StandIns.tcp(0))) {
       LiveLink link =
           new LiveLink(
-              new Target(standIns.server().route(), 1),
-              DriveRegisters.map(),
+              RegisterConnection.to(
+                  new Target(standIns.server().route(), 1), DriveRegisters.map(), Tap.NONE),
               DriveProfiles.CIA_402_VELOCITY,
               new LiveLink.Times(clock, () -> now.get().getEpochSecond() * 1_000_000_000L),
-              ReferenceLimit.NONE,
-              Tap.NONE);
+              ReferenceLimit.NONE);
       try (LiveWatch watch = new LiveWatch(link, 20, listener)) {
         link.arm("A. Tester");
         watch.command(l -> l.want(Intent.START_FORWARD));
@@ -157,7 +161,8 @@ class StandInsTest {
         assertThat(expired.getCount()).as("not yet").isEqualTo(1);
         now.updateAndGet(t -> t.plus(LiveLink.ARMED_FOR).plusSeconds(1));
         assertThat(expired.await(5, TimeUnit.SECONDS)).isTrue();
-        assertThat(standIns.units().get(0).unit().state().kind()).isEqualTo(WordState.Kind.BLOCKED);
+        assertThat(standIns.units().get(0).unit().drive().state().kind())
+            .isEqualTo(WordState.Kind.BLOCKED);
       }
     }
   }

@@ -19,16 +19,19 @@ import java.util.concurrent.atomic.AtomicLong;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
-import unimotus.devices.drive.DriveRegisters;
+import unimotus.core.value.ValueRole;
+import unimotus.devices.connection.Gate;
+import unimotus.devices.connection.NotDone;
 import unimotus.devices.modbus.Client;
-import unimotus.devices.modbus.Gate;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.Response;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.RegisterConnection;
+import unimotus.devices.registers.Target;
 import unimotus.devices.serial.SerialSettings;
 
 /**
@@ -118,12 +121,10 @@ class StopInterleavingTest {
 
   private static LiveLink link(Bus bus, Route route, AtomicLong nanos) {
     return new LiveLink(
-        new Target(route, 1),
-        DriveRegisters.map(),
+        new RegisterConnection(new Target(route, 1), DriveRegisters.map(), bus::client),
         DriveProfiles.CIA_402_VELOCITY,
         new LiveLink.Times(Clock.systemUTC(), nanos::get),
-        ReferenceLimit.NONE,
-        bus::client);
+        ReferenceLimit.NONE);
   }
 
   private static void end(LiveLink link, int how, Bus bus, AtomicLong nanos) throws NotDone {
@@ -328,9 +329,8 @@ class StopInterleavingTest {
   /** The register the test reads and writes are the ones the link means. */
   @Test
   void theAddressesAreThoseOfTheMap() {
-    assertThat(DriveRegisters.map().entry(RegisterRole.CONTROL_WORD).orElseThrow().address())
-        .isZero();
-    assertThat(DriveRegisters.map().entry(RegisterRole.REFERENCE).orElseThrow().address())
+    assertThat(DriveRegisters.map().entry(ValueRole.CONTROL_WORD).orElseThrow().address()).isZero();
+    assertThat(DriveRegisters.map().entry(ValueRole.REFERENCE).orElseThrow().address())
         .isEqualTo(1);
   }
 }

@@ -59,7 +59,7 @@ public record DriveRegister(
       return raw;
     }
     double sent = Numbers.clamp(raw, entry.type().least(), entry.type().most());
-    return entry.type().decode(entry.type().encode(sent, entry.order()), order);
+    return order.raw(entry.type(), entry.order().words(entry.type(), sent));
   }
 
   @Override
@@ -84,7 +84,7 @@ public record DriveRegister(
 
   @Override
   public String origin() {
-    return "drive: " + entry.place();
+    return "drive: " + entry.where();
   }
 
   @Override

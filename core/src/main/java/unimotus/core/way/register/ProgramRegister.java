@@ -6,12 +6,12 @@ import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
 import java.util.Optional;
 import unimotus.core.derivation.Step;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.Numbers;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.value.ValueType;
 
 /**
  * The program turns percent into the raw number of a register: f = f₀ + p/100·(f₁₀₀ − f₀), in the
@@ -54,7 +54,7 @@ public record ProgramRegister(
 
   /** The raw number of a value in the unit of the register. */
   public double raw(double value) {
-    return entry.type().decode(entry.heldWords(value), entry.order());
+    return entry.order().raw(entry.type(), entry.heldWords(value));
   }
 
   private double hertz(double percent) {
@@ -82,12 +82,12 @@ public record ProgramRegister(
 
   @Override
   public double step() {
-    return entry.type() == RegisterType.FLOAT_32 ? 0 : 1;
+    return entry.type() == ValueType.FLOAT_32 ? 0 : 1;
   }
 
   @Override
   public String origin() {
-    return "program: " + entry.place();
+    return "program: " + entry.where();
   }
 
   @Override

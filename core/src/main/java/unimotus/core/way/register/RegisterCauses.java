@@ -75,7 +75,7 @@ final class RegisterCauses {
               double step = entry().scale() * factor;
               return variant(
                   "one step is %s %s in the drive".formatted(text(step), unit),
-                  link.drive().with(entry().withUnit(unit).withScale(step)));
+                  link.drive().with(entry().withScaling(step, unit)));
             });
   }
 

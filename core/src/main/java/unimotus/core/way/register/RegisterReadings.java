@@ -20,7 +20,7 @@ record RegisterReadings(SignalPath path, ProgramRegister program) implements Lin
             path.value(Station.COUNTS, number),
             Tolerances.register(program.step(), program.high()),
             "number in the register",
-            program.entry().place(),
+            program.entry().where(),
             "register read on the bus",
             EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES)));
   }

@@ -2,7 +2,6 @@ package unimotus.core.way.register;
 
 import java.util.Optional;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterRole;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Reference;
@@ -11,6 +10,7 @@ import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.settings.LinkChecks;
 import unimotus.core.sheet.SettingRole;
+import unimotus.core.value.ValueRole;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.WayOfCommand;
 
@@ -50,7 +50,7 @@ public final class RegisterWay implements WayOfCommand {
         : axis.record()
             .fieldbus()
             .map()
-            .entry(RegisterRole.REFERENCE)
+            .entry(ValueRole.REFERENCE)
             .filter(e -> e.access().isWritable())
             .filter(e -> !e.type().isText() && !e.table().isBits());
   }

@@ -11,7 +11,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Fixtures;
 import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterType;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
@@ -22,6 +21,7 @@ import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.PathFactory;
 import unimotus.core.way.analog.AnalogLink;
 
@@ -30,7 +30,7 @@ import unimotus.core.way.analog.AnalogLink;
  * hertz in hundredths, percent in tenths, 0x4000 for 100 %, rpm.
  */
 class RegisterWayTest {
-  private static RegisterEntry register(RegisterType type, double scale, String unit, double most) {
+  private static RegisterEntry register(ValueType type, double scale, String unit, double most) {
     return Fixtures.reference(type, scale, unit, most);
   }
 
@@ -55,7 +55,7 @@ class RegisterWayTest {
     "UNSIGNED_32, 0.001, Hz, 400, 25000",
   })
   void theProgramWritesTheNumberTheManualAsksFor(
-      RegisterType type, double scale, String unit, double most, double raw) {
+      ValueType type, double scale, String unit, double most, double raw) {
     SignalPath path = path(register(type, scale, unit, most));
     assertThat(path.value(Station.COUNTS, 12.5)).isEqualTo(raw);
     assertThat(path.value(Station.FREQUENCY, 12.5)).isCloseTo(25, within(1e-6));
@@ -65,7 +65,7 @@ class RegisterWayTest {
 
   @Test
   void whatLiesBehindTheDriveIsAsWithAnAnalogReference() {
-    SignalPath bus = path(register(RegisterType.SIGNED_16, 0.01, "Hz", 400));
+    SignalPath bus = path(register(ValueType.SIGNED_16, 0.01, "Hz", 400));
     SignalPath wires = PathFactory.of(Fixtures.assembly(Fixtures.project()));
     for (Station station : List.of(Station.SYNCHRONOUS, Station.SHAFT, Station.MACHINE)) {
       assertThat(bus.value(station, 25)).isCloseTo(wires.value(station, 25), within(1e-9));
@@ -74,7 +74,7 @@ class RegisterWayTest {
 
   @Test
   void thereIsNoSignalOnWires() {
-    SignalPath path = path(register(RegisterType.SIGNED_16, 0.01, "Hz", 400));
+    SignalPath path = path(register(ValueType.SIGNED_16, 0.01, "Hz", 400));
     assertThat(path.has(Station.SIGNAL)).isFalse();
     assertThat(path.has(Station.COUNTS)).isTrue();
     assertThat(path.state(12.5).points())
@@ -87,7 +87,7 @@ class RegisterWayTest {
 
   @Test
   void theSumNamesTheRegister() {
-    SignalPath path = path(register(RegisterType.UNSIGNED_16, 0.1, "%", 100));
+    SignalPath path = path(register(ValueType.UNSIGNED_16, 0.1, "%", 100));
     assertThat(path.state(12.5).derivation(Station.FREQUENCY).steps())
         .extracting(s -> s.text())
         .anySatisfy(
@@ -100,7 +100,7 @@ class RegisterWayTest {
 
   @Test
   void aChosenChannelGoesBeforeTheRegister() {
-    RegisterEntry entry = register(RegisterType.SIGNED_16, 0.01, "Hz", 400);
+    RegisterEntry entry = register(ValueType.SIGNED_16, 0.01, "Hz", 400);
     Project project = Fixtures.overRegister(entry);
     Project wired =
         Fixtures.withReference(
@@ -116,8 +116,8 @@ class RegisterWayTest {
 
   @Test
   void aRegisterThatEndsBelowTheReferenceIsFound() {
-    assertThat(findings(register(RegisterType.SIGNED_16, 0.01, "Hz", 400))).isEmpty();
-    assertThat(findings(register(RegisterType.SIGNED_16, 0.01, "Hz", 45)))
+    assertThat(findings(register(ValueType.SIGNED_16, 0.01, "Hz", 400))).isEmpty();
+    assertThat(findings(register(ValueType.SIGNED_16, 0.01, "Hz", 45)))
         .singleElement()
         .satisfies(
             f -> {
@@ -125,7 +125,7 @@ class RegisterWayTest {
               assertThat(f.seen()).contains("50 Hz").contains("45 Hz");
             });
     // 50 Hz in thousandths is 50 000; a signed register of 16 bits ends at 32 767.
-    assertThat(findings(register(RegisterType.SIGNED_16, 0.001, "Hz", 400)))
+    assertThat(findings(register(ValueType.SIGNED_16, 0.001, "Hz", 400)))
         .singleElement()
         .satisfies(f -> assertThat(f.seen()).contains("32.767 Hz"));
   }
@@ -133,7 +133,7 @@ class RegisterWayTest {
   @Test
   void aScaleTooCoarseForTheWantedStepIsFound() {
     // 25 m/min over 50 Hz: a step of 1 Hz is 0.5 m/min.
-    assertThat(findings(register(RegisterType.SIGNED_16, 1, "Hz", 400)))
+    assertThat(findings(register(ValueType.SIGNED_16, 1, "Hz", 400)))
         .singleElement()
         .satisfies(
             f -> {
@@ -144,7 +144,7 @@ class RegisterWayTest {
 
   @Test
   void driveLimitsAreFoundAsOnWires() {
-    RegisterEntry entry = register(RegisterType.SIGNED_16, 0.01, "Hz", 400);
+    RegisterEntry entry = register(ValueType.SIGNED_16, 0.01, "Hz", 400);
     AxisAssembly axis =
         Fixtures.assembly(
             Fixtures.withSetting(
@@ -159,7 +159,7 @@ class RegisterWayTest {
 
   @Test
   void theNumberInTheRegisterIsPredicted() {
-    AxisAssembly axis = axis(register(RegisterType.SIGNED_16, 0.01, "Hz", 400));
+    AxisAssembly axis = axis(register(ValueType.SIGNED_16, 0.01, "Hz", 400));
     List<Prediction> predictions = Predictor.references(axis, PathFactory.of(axis));
     Prediction number =
         predictions.stream().filter(p -> p.key().equals("ref75.counts")).findFirst().orElseThrow();
@@ -170,7 +170,7 @@ class RegisterWayTest {
 
   @Test
   void aTextIsNoReference() {
-    RegisterEntry text = register(RegisterType.TEXT_16, 1, "", 0);
+    RegisterEntry text = register(ValueType.TEXT_16, 1, "", 0);
     assertThat(new RegisterWay().isChosen(axis(text))).isFalse();
   }
 
@@ -178,7 +178,7 @@ class RegisterWayTest {
   @ParameterizedTest
   @ValueSource(doubles = {0.1, 0.003, 0.007, 0.00610351562, 1.1})
   void theGreatestNumberAlwaysFits(double scale) {
-    RegisterEntry entry = register(RegisterType.UNSIGNED_16, scale, "Hz", 1e9);
+    RegisterEntry entry = register(ValueType.UNSIGNED_16, scale, "Hz", 1e9);
     assertThat(entry.heldWords(1e9)).containsExactly(0xFFFF);
     assertThat(entry.heldWords(entry.held(1e9))).containsExactly(0xFFFF);
   }
