@@ -68,7 +68,7 @@ class KnobChecksTest {
         .satisfies(
             f -> {
               assertThat(f.place()).isEqualTo("axis/belt/wires/potentiometer-" + INPUT);
-              assertThat(f.seen()).contains("0 V to 24 V", "10 V at its track");
+              assertThat(f.seen()).contains("0.002", "23.99", "10 V at its track");
               assertThat(f.why()).contains("harm");
             });
   }
@@ -90,21 +90,23 @@ class KnobChecksTest {
         .satisfies(
             f -> {
               assertThat(f.rule()).isEqualTo(Rule.POTENTIOMETER_ENDS);
-              assertThat(f.seen()).contains("10 V with the knob at 0 %").contains("at 100 %");
+              assertThat(f.seen()).contains("9.9968 V with the knob at 0 %").contains("0.001").contains("at 100 %");
             });
   }
 
-  /** An input for milliamps takes 250 Ω: 10·0.5/(1 + 0.25·20) are 0.83 V half way, 5 V are meant. */
+  /** An input for milliamps takes 250 Ω, more than the 10 V can feed. */
   @Test
-  void aWiperThatIsLoadedStandsLowHalfWay() {
-    Project loaded = RIGHT.with(RIGHT.drives().get(0).withSelector(INPUT + ".kind", "current"));
+  void anInputForMilliampsPullsTheWiperDown() {
+    Project pump = Locals.potentiometer("pump-drive-5k5");
+    String input = pump.axes().get(0).reference().input();
+    Project loaded = pump.with(pump.drives().get(0).withSelector(input + ".kind", "current"));
     assertThat(found(loaded))
         .filteredOn(f -> f.rule() == Rule.POTENTIOMETER_TRAVEL)
         .singleElement()
         .satisfies(
             f -> {
-              assertThat(f.severity()).isEqualTo(Severity.WARNING);
-              assertThat(f.seen()).contains("half way").contains("250");
+              assertThat(f.severity()).isEqualTo(Severity.ERROR);
+              assertThat(f.seen()).contains("the wiper goes from");
             });
   }
 
