@@ -93,6 +93,40 @@ class LayeringTest {
       slices().matching("unimotus.core.(*)..").should().beFreeOfCycles();
 
   @ArchTest
+  static final ArchRule NO_CYCLES_IN_DEVICES =
+      slices().matching("unimotus.devices.(*)..").should().beFreeOfCycles();
+
+  /** Values alone: a protocol is something that carries them. */
+  @ArchTest
+  static final ArchRule A_STAND_IN_DRIVE_KNOWS_NO_PROTOCOL =
+      noClasses()
+          .that()
+          .resideInAnyPackage("unimotus.devices.drive..", "unimotus.devices.connection..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "unimotus.devices.modbus..",
+              "unimotus.devices.registers..",
+              "unimotus.devices.serial..",
+              "unimotus.core.fieldbus..");
+
+  /** What starts stand-ins and what searches a bus has to know which one it is. */
+  @ArchTest
+  static final ArchRule LIVE_WORKS_ON_A_CONNECTION =
+      noClasses()
+          .that()
+          .resideInAPackage("unimotus.workbench.live..")
+          .and()
+          .haveNameNotMatching(".*\\.(StandIns|DeviceSearch)(\\$.*)?")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "unimotus.devices.modbus..",
+              "unimotus.devices.registers..",
+              "unimotus.devices.serial..",
+              "unimotus.core.fieldbus..");
+
+  @ArchTest
   static final ArchRule NO_CYCLES_IN_FORMATS =
       slices().matching("unimotus.formats.(*)..").should().beFreeOfCycles();
 

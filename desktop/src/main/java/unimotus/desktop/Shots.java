@@ -113,11 +113,13 @@ final class Shots {
               press("#map-registers");
             }));
     waiting.add(pressed("register", "#register-row-1"));
-    waiting.add(pressed("controller", "#map-controller"));
+    waiting.add(pressed("controller-bus", "#map-controller"));
+    waiting.add(view("controller", "rinse-drum", WorkStep.MAP));
     waiting.add(
         new Shot(
             "frames",
             d -> {
+              d.show("infeed-belt", WorkStep.MAP);
               press("#map-frames");
               type("#compose-count", "3");
             }));

@@ -336,7 +336,7 @@ class MapBusTest extends WindowTest {
     assertThat(text.getText()).isEmpty();
     enter(this, "#address-AO0", "QW64");
     assertThat(message(this)).contains("'QW64' is no address");
-    enter(this, "#address-AO0", "");
+    enter(this, "#address-AO0", " ");
     assertThat(shows("AO0 of Line controller has no address.")).isTrue();
     enter(this, "#address-AO0", "%QW70");
     assertThat(text.getText()).contains("Rinse_drum_ReferenceRaw AT %QW70 : INT;");

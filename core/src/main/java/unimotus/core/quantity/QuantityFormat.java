@@ -15,6 +15,9 @@ public record QuantityFormat(char decimalMark, int significantDigits) {
   /** Point as decimal mark, five significant digits: what reports and tests use. */
   public static final QuantityFormat PLAIN = new QuantityFormat('.', 5);
 
+  /** Beyond this no counter counts. */
+  private static final double MOST_COUNTS = 1e12;
+
   private static final char NARROW_SPACE = '\u202f';
 
   /** Checks the mark and the digits. */
@@ -48,9 +51,15 @@ public record QuantityFormat(char decimalMark, int significantDigits) {
     return grouped(rounded.scale() < 0 ? rounded.setScale(0, RoundingMode.UNNECESSARY) : rounded);
   }
 
-  /** The number with its unit, such as {@code 25 Hz}. */
+  /** The number with its unit, such as {@code 25 Hz}. Whole counts keep all their digits. */
   public String text(double value, MeasureUnit unit) {
-    return unit.symbol().isEmpty() ? number(value) : number(value) + " " + unit.symbol();
+    String number = unit == MeasureUnit.COUNTS ? counts(value) : number(value);
+    return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
+  }
+
+  private String counts(double value) {
+    boolean whole = value == Math.rint(value) && value != 0 && Math.abs(value) < MOST_COUNTS;
+    return whole ? grouped(BigDecimal.valueOf((long) value)) : number(value);
   }
 
   private String grouped(BigDecimal value) {

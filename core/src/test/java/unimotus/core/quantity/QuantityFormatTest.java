@@ -31,6 +31,16 @@ class QuantityFormatTest {
         .isEqualTo("12,34 mA");
   }
 
+  /** 2^17 of an encoder is not 131 070. */
+  @Test
+  void wholeCountsKeepAllTheirDigits() {
+    QuantityFormat plain = QuantityFormat.PLAIN;
+    assertThat(plain.text(131_072, MeasureUnit.COUNTS)).isEqualTo("131\u202f072 counts");
+    assertThat(plain.text(0, MeasureUnit.COUNTS)).isEqualTo("0 counts");
+    assertThat(plain.text(13_824.25, MeasureUnit.COUNTS)).isEqualTo("13\u202f824 counts");
+    assertThat(plain.text(131_072, MeasureUnit.RPM)).isEqualTo("131\u202f070 rpm");
+  }
+
   @Test
   void writesADashForWhatIsNoNumber() {
     assertThat(QuantityFormat.PLAIN.number(Double.NaN)).isEqualTo("–");

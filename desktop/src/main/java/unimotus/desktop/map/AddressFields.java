@@ -34,7 +34,7 @@ final class AddressFields extends FlowPane {
       return;
     }
     shown = now;
-    getChildren().clear();
+    getChildren().setAll(Parts.label("Addresses", "ink-strong"));
     for (WiredProgram.Use use : uses) {
       IoAddress address = axis.controller().addresses().get(use.terminal());
       WordField field =

@@ -1,6 +1,5 @@
 package unimotus.devices.drive;
 
-import java.util.EnumMap;
 import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
@@ -13,7 +12,6 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
-import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.settings.LinkLoss;
 import unimotus.core.value.HeldValue;
 import unimotus.core.value.PlacedValue;
@@ -40,17 +38,10 @@ public final class StandInDrive {
   private final DriveState standing;
   private final LiveAxis axis;
   private final LongSupplier nanos;
-  private final SpeedScale speeds;
-  private final List<PlacedValue> values;
-
-  /** By the drive's own values: comparing all that one says at every reading would take long. */
-  private final Map<PlacedValue, HeldValue> objects = new IdentityHashMap<>();
+  private final DriveObjects objects;
 
   /** What each value of the output frequency counts for one hertz. */
   private final Map<PlacedValue, Double> perHertz = new IdentityHashMap<>();
-
-  /** What the objects mean, by role, in hertz and seconds. */
-  private final Map<ValueRole, Double> meant = new EnumMap<>(ValueRole.class);
 
   private boolean strict;
   private LinkLoss.Action onSilence = LinkLoss.Action.FAULT;
@@ -82,28 +73,14 @@ public final class StandInDrive {
               .formatted(profile.mode().label()));
     }
     this.standing = new DriveState(profile);
-    this.values = List.copyOf(values);
-    this.values.forEach(v -> objects.put(v, untouched(v)));
-    this.speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
-    this.values.stream()
+    SpeedScale speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
+    this.objects = new DriveObjects(values, speeds);
+    values.stream()
         .filter(v -> v.value().role() == ValueRole.OUTPUT_FREQUENCY)
-        .forEach(v -> perHertz.put(v, speeds.value(1, unit(v))));
+        .forEach(v -> perHertz.put(v, speeds.value(1, DriveObjects.unit(v))));
     this.axis = new LiveAxis(setup);
     this.nanos = nanos;
     this.startNanos = nanos.getAsLong();
-    meant.put(ValueRole.REFERENCE, 0.0);
-    meant.put(ValueRole.LINK_TIMEOUT, 0.0);
-  }
-
-  /** A raw 0, as long as nothing was written. */
-  private static HeldValue untouched(PlacedValue value) {
-    return value.value().type().isText()
-        ? new HeldValue.Text("")
-        : new HeldValue.Number(value.value().scaling().value(0));
-  }
-
-  private static String unit(PlacedValue value) {
-    return value.value().scaling().unit();
   }
 
   /** Puts a fault into the drive, as if its own supervision had found it. */
@@ -131,10 +108,7 @@ public final class StandInDrive {
     change();
     standing.powerOn();
     fault = 0;
-    meant.put(ValueRole.REFERENCE, 0.0);
-    values.stream()
-        .filter(v -> v.value().role() == ValueRole.REFERENCE)
-        .forEach(v -> objects.put(v, untouched(v)));
+    objects.forgetReference();
     coast();
   }
 
@@ -154,25 +128,14 @@ public final class StandInDrive {
    */
   public synchronized void onSilence(double seconds, LinkLoss.Action action) {
     changes++;
-    meant.put(ValueRole.LINK_TIMEOUT, seconds);
-    values.stream()
-        .filter(v -> v.value().role() == ValueRole.LINK_TIMEOUT)
-        .forEach(
-            v ->
-                objects.put(
-                    v,
-                    new HeldValue.Number(MeasureUnit.SECOND_UNIT.convert(seconds, timeUnit(v)))));
+    objects.timeout(seconds);
     onSilence = action;
-  }
-
-  private static MeasureUnit timeUnit(PlacedValue value) {
-    return MeasureUnit.ofSymbol(unit(value)).orElseThrow();
   }
 
   /** Puts what stands in a value without a role, as if it had been written. */
   public synchronized void hold(PlacedValue value, HeldValue held) {
     changes++;
-    values.stream().filter(value::equals).forEach(own -> objects.put(own, held));
+    objects.hold(value, held);
   }
 
   /** What it does on a quick stop; to the quick-stop ramp and off without a word about it. */
@@ -213,7 +176,7 @@ public final class StandInDrive {
       case MOTOR_CURRENT -> number(axis.currentAmperes());
       case MOTOR_TORQUE -> number(axis.torqueNewtonMetres());
       case FAULT_CODE -> number(fault);
-      default -> Objects.requireNonNull(objects.get(value), value::where);
+      default -> objects.get(value);
     };
   }
 
@@ -249,20 +212,9 @@ public final class StandInDrive {
   }
 
   private void take(PlacedValue value, HeldValue held) {
-    objects.put(value, held);
-    if (held instanceof HeldValue.Number number) {
-      act(value, number.value());
-    }
-  }
-
-  private void act(PlacedValue value, double number) {
-    switch (value.value().role()) {
-      case CONTROL_WORD -> control((int) number);
-      case REFERENCE -> meant.put(ValueRole.REFERENCE, speeds.hertz(number, unit(value)));
-      case LINK_TIMEOUT ->
-          meant.put(
-              ValueRole.LINK_TIMEOUT, timeUnit(value).convert(number, MeasureUnit.SECOND_UNIT));
-      default -> {}
+    objects.take(value, held);
+    if (value.value().role() == ValueRole.CONTROL_WORD && held instanceof HeldValue.Number number) {
+      control((int) number.value());
     }
   }
 
@@ -308,7 +260,7 @@ public final class StandInDrive {
     if (playedTicks < due) {
       changes++;
     }
-    double timeout = meant(ValueRole.LINK_TIMEOUT);
+    double timeout = objects.timeoutSeconds();
     while (playedTicks < due) {
       playedTicks++;
       boolean silent = timeout > 0 && (playedTicks - lastMessageTick) > 1000 * timeout;
@@ -326,12 +278,8 @@ public final class StandInDrive {
     return Math.abs(axis.outputHertz()) < STANDS_HERTZ && Math.abs(axis.shaftRpm()) < STANDS_RPM;
   }
 
-  private double meant(ValueRole role) {
-    return Objects.requireNonNull(meant.get(role), role::name);
-  }
-
   private int status() {
-    double reference = meant(ValueRole.REFERENCE);
+    double reference = objects.referenceHertz();
     boolean reached =
         standing.is(WordState.Kind.RUNNING)
             && Math.abs(Math.abs(axis.outputHertz()) - Math.abs(reference)) < AT_REFERENCE_HERTZ;
@@ -340,7 +288,7 @@ public final class StandInDrive {
 
   /** What state and reference mean to the axis. */
   private void command() {
-    double reference = meant(ValueRole.REFERENCE);
+    double reference = objects.referenceHertz();
     axis.act(
         Action.REFERENCE,
         switch (standing.ramp()) {

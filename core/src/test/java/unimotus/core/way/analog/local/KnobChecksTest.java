@@ -90,7 +90,10 @@ class KnobChecksTest {
         .satisfies(
             f -> {
               assertThat(f.rule()).isEqualTo(Rule.POTENTIOMETER_ENDS);
-              assertThat(f.seen()).contains("9.9968 V with the knob at 0 %").contains("0.001").contains("at 100 %");
+              assertThat(f.seen())
+                  .contains("9.9968 V with the knob at 0 %")
+                  .contains("0.001")
+                  .contains("at 100 %");
             });
   }
 
