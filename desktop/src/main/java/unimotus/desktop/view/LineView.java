@@ -1,5 +1,7 @@
 package unimotus.desktop.view;
 
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -235,8 +237,13 @@ final class LineView implements View {
       return kilowatts(induction.powerWatts()) + " motor";
     }
     return plate instanceof ServoPlate servo
-        ? kilowatts(servo.ratedWatts()) + " servo motor"
+        ? kilowatts(about(servo.ratedWatts())) + " servo motor"
         : plate.kind().label();
+  }
+
+  /** A servo is named by a power that its torque and speed make about. */
+  private static double about(double watts) {
+    return new BigDecimal(watts).round(new MathContext(2)).doubleValue();
   }
 
   private String kilowatts(double watts) {
