@@ -1,9 +1,5 @@
 package unimotus.benchmarks;
 
-import unimotus.core.value.DriveValue;
-import unimotus.core.value.Limits;
-import unimotus.core.value.Scaling;
-import unimotus.core.fieldbus.RegisterPlace;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -16,11 +12,11 @@ import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.sheet.InductionPlate;
-import unimotus.devices.registers.DriveRegisters;
-import unimotus.devices.registers.DriveUnit;
 import unimotus.devices.modbus.RegisterBank;
 import unimotus.devices.modbus.TcpStandIn;
 import unimotus.devices.modbus.Unit;
+import unimotus.devices.registers.DriveRegisters;
+import unimotus.devices.registers.DriveUnit;
 
 /** Stand-ins to be measured from outside: a plain bank, or drives with motor and load. */
 public final class BusServer {
@@ -62,8 +58,7 @@ public final class BusServer {
     for (DriveRegisters register : DriveRegisters.values()) {
       RegisterEntry e = register.entry();
       int address = entries.isEmpty() ? 0 : entries.get(entries.size() - 1).end();
-      entries.add(
-          new RegisterEntry(DriveValue.named(e.name(), e.type(), new Scaling(e.scale(), e.offset(), e.unit()), new Limits(e.minimum(), e.maximum()), e.access()), new RegisterPlace(RegisterTable.HOLDING_REGISTER, address, e.order(), e.group())));
+      entries.add(e.at(e.place().withTable(RegisterTable.HOLDING_REGISTER).withAddress(address)));
     }
     return new RegisterMap(entries);
   }

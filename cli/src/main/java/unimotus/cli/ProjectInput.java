@@ -56,7 +56,8 @@ final class ProjectInput {
       return new Complete(found, assembly, path);
     }
 
-    private AxisReview review(String wanted) {
+    /** The axis with this id or name, whatever it lacks. */
+    AxisReview review(String wanted) {
       return review.axes().stream()
           .filter(r -> r.axis().id().equals(wanted) || r.axis().name().equalsIgnoreCase(wanted))
           .findFirst()

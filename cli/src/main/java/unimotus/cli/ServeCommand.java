@@ -74,7 +74,7 @@ final class ServeCommand implements Callable<Integer> {
     try (StandIns standIns =
         StandIns.start(
             line.project(), line.sheets(), place(), StandIns.profile(profile), System::nanoTime)) {
-      tell(standIns);
+      tell(standIns, StandIns.without(line.project(), line.sheets()));
       CountDownLatch ended = new CountDownLatch(1);
       if (seconds > 0) {
         boolean interrupted = ended.await(seconds, TimeUnit.SECONDS);
@@ -96,7 +96,7 @@ final class ServeCommand implements Callable<Integer> {
     };
   }
 
-  private void tell(StandIns standIns) {
+  private void tell(StandIns standIns, Map<String, String> without) {
     Route route = standIns.server().route();
     if (output.isJson()) {
       output.document(
@@ -107,6 +107,8 @@ final class ServeCommand implements Callable<Integer> {
               route instanceof Route.Serial ? NO_PARITY : "",
               "profile",
               profile,
+              "without",
+              without,
               "units",
               standIns.units().stream()
                   .map(
@@ -135,6 +137,7 @@ final class ServeCommand implements Callable<Integer> {
               placed.number(), placed.axis(), placed.drive(), placed.profile().name());
       registers(placed.map());
     }
+    without.forEach((axis, why) -> output.text().printf("  no stand-in for %s: %s%n", axis, why));
     output.text().flush();
   }
 

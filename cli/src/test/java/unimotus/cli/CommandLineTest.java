@@ -339,6 +339,7 @@ class CommandLineTest {
     assertThat(out.toString())
         .contains("127.0.0.1")
         .contains("unit 1  Rinse drum")
+        .contains("no stand-in for Slicer X: still missing: a drive")
         .contains("40001")
         .contains("control word");
     assertThat(run("serve", "demo", "--profile", "morse")).isEqualTo(2);
@@ -481,6 +482,32 @@ class CommandLineTest {
         .isEqualTo(Files.readAllLines(csv).size() - 1);
     assertThat(run("export", "demo", "--kind", "poem", "--out", csv.toString())).isEqualTo(2);
     assertThat(err.toString()).contains("--kind 'poem' is not one of schedule");
+  }
+
+  /** What needs no signal path is written without one: the settings of a servo on a wrong drive. */
+  @Test
+  void whatNeedsNoPathIsWrittenWithoutOne() throws IOException {
+    Project demo = Demo.project();
+    Project servo =
+        demo.with(
+            demo.axis("rinse-drum")
+                .orElseThrow()
+                .withDevices("controller-1", "drum-drive", "slicer-x-motor"));
+    Path file = folder.resolve("servo.unimotus.json");
+    Files.write(file, ProjectFile.write(servo));
+    Path out = folder.resolve("settings.csv");
+    String[] call = {"export", file.toString(), "--axis", "rinse-drum", "--out", out.toString()};
+    assertThat(run(with(with(call, "--kind"), "settings"))).isZero();
+    assertThat(run(with(with(call, "--kind"), "entry-sheet"))).isZero();
+    assertThat(run(with(with(call, "--kind"), "proof-list"))).isEqualTo(2);
+    assertThat(err.toString())
+        .contains("axis 'Rinse drum' has no signal path yet")
+        .contains("runs induction motors");
+    assertThat(run("export", "demo", "--kind", "settings", "--axis", "slicer-x", "--out", "x"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("axis 'Slicer X' has no devices yet: still missing");
+    assertThat(run("export", "demo", "--kind", "settings", "--out", "x")).isEqualTo(2);
+    assertThat(err.toString()).contains("needs --axis");
   }
 
   @Test

@@ -9,9 +9,12 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Drive;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.SafetyNote;
+import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.SheetCatalogue;
 
 /**
  * What only shows on the whole line: points, drives and motors claimed by two axes, unit numbers
@@ -21,7 +24,7 @@ final class LineChecks {
   private LineChecks() {}
 
   /** Findings by axis id; axes without any are left out. */
-  static Map<String, List<Finding>> check(Project project) {
+  static Map<String, List<Finding>> check(Project project, SheetCatalogue sheets) {
     Map<String, Axis> owners = new HashMap<>();
     Map<String, List<Finding>> found = new HashMap<>();
     for (Axis axis : project.axes()) {
@@ -33,15 +36,29 @@ final class LineChecks {
           "input",
           axis.controller(),
           axis.answer().isWired() ? axis.answer().input() : null);
-      claim(owners, found, axis, "drive", axis.drive(), "");
       claim(owners, found, axis, "motor", axis.motor(), "");
     }
+    drives(project, sheets, found);
     Map<String, Axis> units = new HashMap<>();
     project.axes().forEach(axis -> unit(project, units, found, axis));
     project.notes().stream()
         .filter(SafetyNote::isStanding)
         .forEach(n -> found.computeIfAbsent(n.axis(), a -> new ArrayList<>()).add(bypass(n)));
     return found;
+  }
+
+  /** A drive runs as many axes as its sheet says. */
+  private static void drives(
+      Project project, SheetCatalogue sheets, Map<String, List<Finding>> found) {
+    for (Drive drive : project.drives()) {
+      int most =
+          sheets.find(DriveSheet.class, drive.sheet()).map(s -> s.driveKind().axes()).orElse(1);
+      List<Axis> axes = project.axes().stream().filter(a -> drive.id().equals(a.drive())).toList();
+      for (Axis more : axes.subList(Math.min(most, axes.size()), axes.size())) {
+        add(found, more, "drive " + drive.id(), axes.get(0));
+        add(found, axes.get(0), "drive " + drive.id(), more);
+      }
+    }
   }
 
   private static Finding bypass(SafetyNote note) {

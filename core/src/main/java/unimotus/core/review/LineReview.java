@@ -65,7 +65,7 @@ public final class LineReview {
       own.put(axis.id(), review(project, sheets, axis, around, previous));
     }
     Map<String, Set<String>> owners = owners(own.values());
-    Map<String, List<Finding>> shared = LineChecks.check(project);
+    Map<String, List<Finding>> shared = LineChecks.check(project, sheets);
     List<Finding> line = new ArrayList<>();
     for (Integrity.Flaw flaw : Integrity.check(project, sheets, owners)) {
       flaw.axes()

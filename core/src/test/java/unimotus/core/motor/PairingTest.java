@@ -15,6 +15,7 @@ import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.link.StopLinks;
 import unimotus.core.link.StopRequest;
+import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Feed;
 import unimotus.core.machine.Load;
@@ -221,6 +222,31 @@ class PairingTest {
 
   private static Project bare() {
     return Lines.bare("controller-modular", Stops.TERMINAL_DRIVE);
+  }
+
+  /**
+   * Two axes on a drive of two are right, a third is one too many; on a drive of one the second.
+   */
+  @Test
+  void aDriveRunsAsManyAxesAsItsSheetSays() {
+    SheetCatalogue two = sheets(new DriveKind.Servo(List.of(MotorKind.PERMANENT_MAGNET), 2));
+    Project line = with(bare(), SERVO);
+    assertThat(usedTwice(line, two)).isZero();
+    Project second = line.with(another(line, "second"));
+    assertThat(usedTwice(second, two)).isZero();
+    assertThat(usedTwice(second, SERVO_DRIVE)).isEqualTo(2);
+    assertThat(usedTwice(second.with(another(line, "third")), two)).isEqualTo(2);
+  }
+
+  private static Axis another(Project line, String id) {
+    Axis axis = line.axes().get(0);
+    return axis.with().id(id).name(id).motor(null).build();
+  }
+
+  private static long usedTwice(Project project, SheetCatalogue sheets) {
+    return LineReview.of(project, sheets).findings().stream()
+        .filter(f -> f.seen().startsWith("drive drive is used by"))
+        .count();
   }
 
   @Test

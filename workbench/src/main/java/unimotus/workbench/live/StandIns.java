@@ -10,8 +10,10 @@ import java.util.Optional;
 import java.util.function.LongSupplier;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.fieldbus.RegisterMap;
+import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.motor.Pairing;
 import unimotus.core.profile.DriveProfiles;
@@ -117,10 +119,36 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     return new StandIns(place.start(units), new ArrayList<>(placed.values()));
   }
 
+  /** Why an axis has no stand-in, by its name, in the order of the line; possibly empty. */
+  public static Map<String, String> without(Project project, SheetCatalogue sheets) {
+    Map<String, String> without = new LinkedHashMap<>();
+    for (Axis axis : project.axes()) {
+      whyNone(project, sheets, axis).ifPresent(why -> without.put(axis.name(), why));
+    }
+    return without;
+  }
+
+  private static Optional<String> whyNone(Project project, SheetCatalogue sheets, Axis axis) {
+    Optional<AxisAssembly> assembly = AxisAssembly.of(project, sheets, axis);
+    if (assembly.isEmpty()) {
+      return Optional.of(
+          "still missing: " + String.join(", ", AxisAssembly.missing(project, sheets, axis)));
+    }
+    Motor motor = assembly.get().motor();
+    return Pairing.fault(assembly.get())
+        .or(
+            () ->
+                motor.induction().isPresent()
+                    ? Optional.empty()
+                    : Optional.of(
+                        "%s is a %s; stand-ins turn induction motors so far"
+                            .formatted(motor.name(), motor.plate().kind().label())));
+  }
+
   private static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {
     return project.axes().stream()
         .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
-        .filter(x -> x.motor().induction().isPresent() && Pairing.fault(x).isEmpty())
+        .filter(x -> whyNone(project, sheets, x.axis()).isEmpty())
         .toList();
   }
 
