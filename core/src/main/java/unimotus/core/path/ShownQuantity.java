@@ -7,7 +7,6 @@ import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.InductionPlate;
-import unimotus.core.sheet.Option;
 import unimotus.core.sheet.OutputQuantity;
 import unimotus.core.sheet.SettingRole;
 
@@ -40,19 +39,31 @@ public record ShownQuantity(
     }
   }
 
-  /** What an output is set to show; empty where it is set to show nothing. */
+  /**
+   * What an output is set to show; empty where it shows nothing: so set, with a word nobody knows,
+   * or with both ends alike.
+   */
   public static Optional<ShownQuantity> of(AxisAssembly axis, String output, MotorLink motor) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     String word =
         settings.choice(SettingRole.ANSWER_MEANING, output, OutputQuantity.FREQUENCY.word());
-    if (word.equals(Option.NONE.word())) {
-      return Optional.empty();
-    }
-    OutputQuantity quantity = OutputQuantity.of(word).orElse(OutputQuantity.FREQUENCY);
+    // Neither a word for nothing nor one that nobody knows is taken for the frequency.
+    return OutputQuantity.of(word).flatMap(q -> of(axis, settings, output, q, motor));
+  }
+
+  private static Optional<ShownQuantity> of(
+      AxisAssembly axis,
+      EffectiveSettings settings,
+      String output,
+      OutputQuantity quantity,
+      MotorLink motor) {
     double full = full(axis, settings, output, quantity, motor);
     double low = settings.number(SettingRole.ANSWER_LOW, output, 0) / HUNDRED * full;
-    return Optional.of(
-        new ShownQuantity(quantity, low, full, motor, axis.inductionPlate(), ShaftLoad.of(axis)));
+    return low == full
+        ? Optional.empty()
+        : Optional.of(
+            new ShownQuantity(
+                quantity, low, full, motor, axis.inductionPlate(), ShaftLoad.of(axis)));
   }
 
   private static double full(

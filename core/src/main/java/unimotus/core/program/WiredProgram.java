@@ -197,7 +197,9 @@ public final class WiredProgram {
     }
     if (isLatched()) {
       locals.add(new Variable("StartPulse", "TP", "holds the start long enough for the drive"));
-      locals.add(new Variable("TurnedBack", "BOOL", "the direction it was started in"));
+      if (turns()) {
+        locals.add(new Variable("TurnedBack", "BOOL", "the direction it was started in"));
+      }
     }
     if (channels.commands(Meaning.RESET)) {
       locals.add(new Variable("ResetBefore", "BOOL", "TRUE", "Reset in the last scan"));

@@ -8,6 +8,7 @@ import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Unusable;
 import unimotus.core.path.DriveAnswer;
 import unimotus.core.path.ShownQuantity;
 import unimotus.core.path.SignalPath;
@@ -30,12 +31,20 @@ final class OutputPredictions {
   static List<Prediction> of(AxisAssembly axis, SignalPath path) {
     List<Prediction> predictions = new ArrayList<>();
     for (Terminal terminal : axis.driveSheet().terminals()) {
-      if (terminal.role() == TerminalRole.ANALOG_OUTPUT && isWired(axis, terminal.id())) {
+      if (terminal.role() == TerminalRole.ANALOG_OUTPUT
+          && isWired(axis, terminal.id())
+          && isUsable(axis, terminal.id())) {
         DriveAnswer.of(axis, terminal.id(), path.motor())
             .ifPresent(answer -> predictions.addAll(of(answer)));
       }
     }
     return predictions;
+  }
+
+  /** Nothing is told of an output with a setting that cannot be used; that is a finding. */
+  private static boolean isUsable(AxisAssembly axis, String terminal) {
+    return Unusable.settings(axis.drive(), axis.driveSheet(), s -> terminal.equals(s.terminal()))
+        .isEmpty();
   }
 
   private static boolean isWired(AxisAssembly axis, String terminal) {

@@ -83,7 +83,9 @@ public record BrakingEnergy(
                 "E·η_motor·η_drive",
                 "%s J·%s".formatted(number(pushed), number(efficiency)),
                 returned,
-                "motor plate; drive 97 % (common practice)"),
+                axis.motor().induction().isPresent()
+                    ? "motor plate; drive 97 % (common practice)"
+                    : "no efficiency on the plate, taken as 1; drive 97 % (common practice)"),
             step(
                 "room in the link",
                 "½·C·(U_trip² − 2·U²)",

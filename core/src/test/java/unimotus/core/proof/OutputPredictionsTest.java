@@ -137,6 +137,16 @@ class OutputPredictionsTest {
     assertThat(PathFactory.fault(axis)).isPresent();
   }
 
+  /** Neither does a word nobody knows on the other output pass for the frequency. */
+  @Test
+  void nothingIsPredictedOfAnOutputThatCannotBeUsed() {
+    assertThat(predicted(set(WIRED, Map.of("H-08", "warmth"))))
+        .extracting(Prediction::key)
+        .containsExactly("output.M1.rest", "output.M1.rated");
+    assertThat(found(set(WIRED, Map.of("H-08", "warmth")), Rule.SETTING_RANGE)).isNotEmpty();
+    assertThat(predicted(set(WIRED, Map.of("H-09", 1e9)))).hasSize(2);
+  }
+
   @Test
   void nothingIsToldOfAnOutputThatNothingIsWiredTo() {
     Project bare =
