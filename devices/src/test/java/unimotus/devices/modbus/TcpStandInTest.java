@@ -213,7 +213,7 @@ class TcpStandInTest {
   @Test
   void aLyingLengthIsFoundAndTheNextRequestGoesThrough() throws Exception {
     int port = lyingServer(new byte[] {0, 1, 0, 0, 0, 5, 1, 3, 6, 0, 1});
-    try (TcpClient own = new TcpClient("127.0.0.1", port, 500)) {
+    try (TcpClient own = new TcpClient("127.0.0.1", port, 2000)) {
       assertThatThrownBy(() -> own.ask(1, new Request.Read(3, 0, 1)))
           .isInstanceOf(FrameFault.class)
           .hasMessageContaining("6 bytes");
@@ -224,7 +224,8 @@ class TcpStandInTest {
   /** Dropped and spoiled answers are told, and the next request goes through. */
   @Test
   void troublesOnDemandAreSurvived() throws Exception {
-    try (TcpClient own = new TcpClient("127.0.0.1", standIn.port(), 300)) {
+    // Long enough that a machine which stands still for a moment drops no answer of its own.
+    try (TcpClient own = new TcpClient("127.0.0.1", standIn.port(), 1500)) {
       standIn.misbehave(new Troubles(0, 3, 5));
       int good = 0;
       int bad = 0;
