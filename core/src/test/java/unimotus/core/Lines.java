@@ -3,7 +3,7 @@ package unimotus.core;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Answer;
@@ -61,15 +61,15 @@ public final class Lines {
   }
 
   /** The same with these links wired, of devices in {@code sheets}. */
-  public static Project with(SheetCatalogue sheets, Project project, LinkKind... kinds) {
+  public static Project with(SheetCatalogue sheets, Project project, LinkIntent... kinds) {
     Project next = project;
-    for (LinkKind kind : kinds) {
+    for (LinkIntent kind : kinds) {
       next = LinkPlanner.plan(next, sheets, LinkRequest.of(AXIS, kind)).project();
     }
     return next;
   }
 
-  public static Project with(Project project, LinkKind... kinds) {
+  public static Project with(Project project, LinkIntent... kinds) {
     return with(SHEETS, project, kinds);
   }
 

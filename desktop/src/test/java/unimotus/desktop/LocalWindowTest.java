@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.control.Label;
 import org.junit.jupiter.api.Test;
-import unimotus.core.link.LinkKind;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.way.LinkIntents;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.workbench.Edit;
 import unimotus.workbench.WorkStep;
@@ -72,7 +72,10 @@ class LocalWindowTest extends WindowTest {
                         LinkPlanner.plan(
                                 released(p),
                                 desk.session().sheets(),
-                                new LinkRequest("rinse-drum", LinkKind.HAND_OFF_AUTO, 1, true))
+                                LinkRequest.of(
+                                    "rinse-drum",
+                                    LinkIntents.named("HAND_OFF_AUTO").orElseThrow(),
+                                    "delayed"))
                             .project())));
     open("rinse-drum", WorkStep.MAP);
     settle();

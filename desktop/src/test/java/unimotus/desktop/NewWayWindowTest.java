@@ -3,6 +3,7 @@ package unimotus.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import javafx.scene.control.Label;
+import javafx.scene.control.MenuButton;
 import org.junit.jupiter.api.Test;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Project;
@@ -41,6 +42,29 @@ class NewWayWindowTest extends WindowTest {
     settle();
     assertThat(numberAt("counts")).isEqualTo("5");
     assertThat(numberAt("frequency")).isEqualTo("25");
+  }
+
+  /** The menu of links offers it, and choosing it makes the axis one of its kind. */
+  @Test
+  void itIsWiredFromTheMenu() {
+    onWindow(
+        () -> {
+          desk.openDemo();
+          desk.show("rinse-drum", WorkStep.WIRE);
+        });
+    settle();
+    MenuButton menu = lookup("#link-menu").query();
+    interact(
+        () ->
+            menu.getItems().stream()
+                .filter(i -> "link-DIAL".equals(i.getId()))
+                .findFirst()
+                .orElseThrow()
+                .fire());
+    settle();
+    onWindow(() -> desk.show("rinse-drum", WorkStep.MAP));
+    settle();
+    assertThat(lookup("#station-signal").tryQuery()).isEmpty();
   }
 
   @Test

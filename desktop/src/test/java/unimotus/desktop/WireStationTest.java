@@ -240,7 +240,7 @@ class WireStationTest extends WindowTest {
                 unimotus.workbench.WiringEdits.replaceWires("take all wires off", List.of())));
     interact(() -> desk.apply(new unimotus.workbench.Edit("x", p -> p.withIntents(List.of()))));
     settle();
-    fire("link-HAND-delayed");
+    fire("link-HAND_OFF_AUTO-delayed");
     assertThat(project().parts()).extracting(p -> p.sheet()).contains("selector-hand-off-auto");
     assertThat(lookup("#position-drying-fan-selector").tryQuery()).isPresent();
     click(this, "#mode-truth");

@@ -14,13 +14,13 @@ import unimotus.core.machine.Reading;
 import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.AxisProof;
-import unimotus.core.proof.DesignDigest;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Obstacles;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Prover;
 import unimotus.core.proof.ReadyList;
 import unimotus.core.review.AxisReview;
+import unimotus.core.way.Designs;
 
 /**
  * The proof of one axis: its predictions, the readings taken so far and what they say.
@@ -54,7 +54,7 @@ public record Evidence(
 
   /** What has to be seen to before the axis is ready, beside what was ticked. */
   public AxisProof ready() {
-    return Prover.judge(ReadyList.of(axis), readings, DesignDigest.of(axis));
+    return Prover.judge(ReadyList.of(axis), readings, Designs.digest(axis));
   }
 
   /** The chains beside the main one that something is predicted of; possibly empty. */
@@ -115,7 +115,7 @@ public record Evidence(
         instrument,
         clock.instant().truncatedTo(ChronoUnit.SECONDS).toString(),
         by,
-        DesignDigest.of(axis).asBasis());
+        Designs.digest(axis).asBasis());
   }
 
   private static String word(Expectation.Word expectation, Prediction prediction, String text) {

@@ -8,12 +8,12 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.path.SignalPath;
 import unimotus.core.proof.AxisProof;
-import unimotus.core.proof.DesignDigest;
 import unimotus.core.proof.Obstacles;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Prover;
 import unimotus.core.review.AxisReview;
+import unimotus.core.way.Designs;
 
 /**
  * The evidence of every axis, with the predictions kept for as long as the axis stays the same:
@@ -45,7 +45,7 @@ public final class EvidenceBook {
     var readings =
         project.readings().stream().filter(r -> r.axis().equals(review.axis().id())).toList();
     AxisProof proof =
-        Prover.judge(page.predictions(), readings, DesignDigest.of(axis))
+        Prover.judge(page.predictions(), readings, Designs.digest(axis))
             .barredBy(review.stops())
             .barredBy(obstacles);
     return Optional.of(new Evidence(axis, path, page.predictions(), readings, proof, obstacles));

@@ -16,6 +16,7 @@ import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.way.LinkIntents;
 
 /** The named changes of the wiring: links, wires, panel parts. */
 public final class WiringEdits {
@@ -25,18 +26,18 @@ public final class WiringEdits {
   public static Edit wireFirstAxis(SheetCatalogue sheets, String axisId) {
     return new Edit(
         "wire run, reference and answer",
-        p -> LinkPlanner.planFirstAxis(p, sheets, axisId).project());
+        p -> LinkIntents.planFirstAxis(p, sheets, axisId).project());
   }
 
   /** Wires a link chosen by what it is for. */
   public static Edit link(SheetCatalogue sheets, LinkRequest request) {
     return new Edit(
-        "wire " + request.kind().label(),
+        "wire " + request.intent().label(),
         p -> {
           LinkPlan plan = LinkPlanner.plan(p, sheets, request);
           if (plan.done().isEmpty()) {
             throw new IllegalArgumentException(
-                "%s is wired already".formatted(request.kind().label()));
+                "%s is wired already".formatted(request.intent().label()));
           }
           return plan.project();
         });

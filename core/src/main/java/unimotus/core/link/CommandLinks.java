@@ -48,11 +48,4 @@ final class CommandLinks {
     feeds.fromController(draft.input("direction"), "direction");
     feeds.fromController(draft.input("reset"), "reset");
   }
-
-  static void presets(Draft draft, int inputs) {
-    Feeds feeds = new Feeds(draft);
-    for (int n = 1; n <= inputs; n++) {
-      feeds.fromController(draft.input("preset-" + n), "preset-" + n);
-    }
-  }
 }

@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.Device;
@@ -33,7 +34,7 @@ import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.PlacedDevice;
 
 /** A project in the middle of being wired for one axis. Not thread-safe. */
-final class Draft {
+public final class Draft {
   private final SheetCatalogue sheets;
   private final String axisId;
   private final List<String> done = new ArrayList<>();
@@ -41,7 +42,8 @@ final class Draft {
   private final List<TerminalRef> cut = new ArrayList<>();
   private Project project;
 
-  Draft(Project project, SheetCatalogue sheets, String axisId) {
+  /** Begins with a project as it stands. */
+  public Draft(Project project, SheetCatalogue sheets, String axisId) {
     this.project = project;
     this.sheets = sheets;
     this.axisId = axisId;
@@ -56,7 +58,7 @@ final class Draft {
   }
 
   /** Adds a word to what was done. */
-  void note(String text) {
+  public void note(String text) {
     done.add(text);
   }
 
@@ -64,8 +66,18 @@ final class Draft {
     project = next;
   }
 
+  /** Takes the axis as it is now meant. */
+  public void put(Axis axis) {
+    project = project.with(axis);
+  }
+
+  /** What the drive's inputs can be fed from. */
+  public Feeds feeds() {
+    return new Feeds(this);
+  }
+
   /** The axis as it stands now. */
-  AxisAssembly axis() {
+  public AxisAssembly axis() {
     return project
         .axis(axisId)
         .flatMap(a -> AxisAssembly.of(project, sheets, a))
@@ -75,16 +87,18 @@ final class Draft {
                     "axis '%s' has no controller, drive and motor yet".formatted(axisId)));
   }
 
-  PlacedDevice drive() {
+  /** The axis' drive as it stands now. */
+  public PlacedDevice drive() {
     return new PlacedDevice(axis().drive(), axis().driveSheet());
   }
 
-  PlacedDevice controller() {
+  /** The axis' controller as it stands now. */
+  public PlacedDevice controller() {
     return new PlacedDevice(axis().controller(), axis().controllerSheet());
   }
 
   /** The one terminal of a role that a link cannot do without. */
-  TerminalRef need(PlacedDevice device, TerminalRole role) {
+  public TerminalRef need(PlacedDevice device, TerminalRole role) {
     return device
         .sheet()
         .first(role)
@@ -92,7 +106,8 @@ final class Draft {
         .orElseThrow(() -> lacking(device, role.label()));
   }
 
-  static IllegalArgumentException lacking(PlacedDevice device, String what) {
+  /** That a device has no more of something. */
+  public static IllegalArgumentException lacking(PlacedDevice device, String what) {
     return new IllegalArgumentException(
         "%s (%s) has no free %s".formatted(device.device().name(), device.sheet().name(), what));
   }
@@ -102,7 +117,7 @@ final class Draft {
   }
 
   /** The first unwired terminal of a role. */
-  Optional<TerminalRef> free(PlacedDevice device, TerminalRole role) {
+  public Optional<TerminalRef> free(PlacedDevice device, TerminalRole role) {
     return device.sheet().terminals().stream()
         .filter(t -> t.role() == role)
         .map(t -> device.ref(t.id()))
@@ -111,7 +126,7 @@ final class Draft {
   }
 
   /** The drive's input that is set to a function now; empty where none is. */
-  Optional<TerminalRef> inputSetTo(String function) {
+  public Optional<TerminalRef> inputSetTo(String function) {
     return settings().inputFor(function).map(t -> drive().ref(t));
   }
 
@@ -120,7 +135,7 @@ final class Draft {
   }
 
   /** The drive's input for a function: the one set to it, else a free one, which is then set. */
-  TerminalRef input(String function) {
+  public TerminalRef input(String function) {
     Optional<TerminalRef> set = inputSetTo(function);
     if (set.isPresent()) {
       assigned.add(set.get().terminal());
@@ -147,17 +162,17 @@ final class Draft {
   }
 
   /** Takes a function off whatever input has it. */
-  void release(String function) {
+  public void release(String function) {
     inputSetTo(function).ifPresent(t -> set(SettingRole.INPUT_FUNCTION, t.terminal(), "none"));
   }
 
   /** Sets a choice of the drive where it has such a setting and it stands otherwise. */
-  void set(SettingRole role, Option option) {
+  public void set(SettingRole role, Option option) {
     set(role, null, option.word());
   }
 
   /** Whether the drive takes this choice. */
-  boolean canSet(SettingRole role, Option option) {
+  public boolean canSet(SettingRole role, Option option) {
     return axis()
         .driveSheet()
         .setting(role)
@@ -165,7 +180,11 @@ final class Draft {
         .isPresent();
   }
 
-  void set(SettingRole role, @Nullable String terminal, String value) {
+  /**
+   * Sets a choice of a terminal, or of the drive where {@code terminal} is null, where it has such
+   * a setting and it stands otherwise.
+   */
+  public void set(SettingRole role, @Nullable String terminal, String value) {
     Optional<SettingDefinition> definition =
         terminal == null
             ? axis().driveSheet().setting(role)
@@ -186,7 +205,7 @@ final class Draft {
   }
 
   /** Sets a number of the drive where it has such a setting and it stands otherwise. */
-  void set(SettingRole role, double value) {
+  public void set(SettingRole role, double value) {
     axis()
         .driveSheet()
         .setting(role)
@@ -218,13 +237,13 @@ final class Draft {
   }
 
   /** Puts a selector of a device into a position. */
-  void select(Device device, String selector, String position) {
+  public void select(Device device, String selector, String position) {
     project = project.with(device.withSelector(selector, position));
     done.add("put %s of %s to %s".formatted(selector, device.name(), position));
   }
 
   /** Adds a panel part of a class. */
-  PlacedDevice part(String sheetId, String role) {
+  public PlacedDevice part(String sheetId, String role) {
     PartSheet sheet =
         sheets
             .find(PartSheet.class, sheetId)
@@ -239,12 +258,12 @@ final class Draft {
   }
 
   /** Joins two terminals unless they are one conductor already. */
-  void wire(TerminalRef from, TerminalRef to, String signal) {
+  public void wire(TerminalRef from, TerminalRef to, String signal) {
     wire(from, to, WireMake.PLAIN.withSignal(signal));
   }
 
   /** Joins two terminals by a wire of a make, unless they are one conductor already. */
-  void wire(TerminalRef from, TerminalRef to, WireMake make) {
+  public void wire(TerminalRef from, TerminalRef to, WireMake make) {
     if (new Nets(project.wires()).joined(from, to)) {
       return;
     }
@@ -325,7 +344,7 @@ final class Draft {
   }
 
   /** Notes when an input is meant to read on. */
-  void mean(TerminalRef input, String meaning, Condition... when) {
+  public void mean(TerminalRef input, String meaning, Condition... when) {
     Intent intent = new Intent(axisId, input, Meaning.ofWord(meaning), List.of(when));
     if (!project.intents().contains(intent)) {
       List<Intent> next = new ArrayList<>(project.intents());
@@ -335,7 +354,7 @@ final class Draft {
   }
 
   /** The terminal behind a reference of one of the axis' devices. */
-  static Terminal terminal(PlacedDevice device, TerminalRef ref) {
+  public static Terminal terminal(PlacedDevice device, TerminalRef ref) {
     return device.sheet().terminal(ref.terminal()).orElseThrow();
   }
 }

@@ -14,7 +14,7 @@ import unimotus.core.wiring.PlacedDevice;
  * How a drive's binary inputs get their current: from an output of the controller of the matching
  * kind, or over a contact from the drive's own supply.
  */
-final class Feeds {
+public final class Feeds {
   private final Draft draft;
 
   Feeds(Draft draft) {
@@ -24,7 +24,7 @@ final class Feeds {
   /**
    * Wires a free output of the controller to an input, with its return, and notes what it means.
    */
-  void fromController(TerminalRef input, String meaning) {
+  public void fromController(TerminalRef input, String meaning) {
     if (!draft.isFree(input)) {
       return;
     }
@@ -96,7 +96,7 @@ final class Feeds {
   }
 
   /** The terminal of the drive that feeds its inputs over a dry contact. */
-  TerminalRef overContact() {
+  public TerminalRef overContact() {
     PlacedDevice drive = draft.drive();
     if (takesEither(drive)) {
       drive

@@ -28,32 +28,6 @@ final class PanelLinks {
     draft.set(SettingRole.COMMAND_SOURCE, Option.TERMINALS);
   }
 
-  /**
-   * Off opens stop and start; Auto closes stop only, so that the program may command; Hand closes
-   * both and asks for the local potentiometer.
-   */
-  static void handOffAuto(Draft draft, boolean delayedStart) {
-    draft.release("run-forward");
-    draft.release(delayedStart ? "start" : "start-delayed");
-    TerminalRef stop = draft.input("stop");
-    TerminalRef start = draft.input(delayedStart ? "start-delayed" : "start");
-    TerminalRef manual = draft.input("manual-request");
-    PlacedDevice selector = draft.part("selector-hand-off-auto", "selector");
-    TerminalRef feed = new Feeds(draft).overContact();
-    draft.wire(feed, selector.ref("1"), "feed of the selector");
-    draft.wire(selector.ref("1"), selector.ref("3"), "feed of the selector");
-    draft.wire(selector.ref("3"), selector.ref("5"), "feed of the selector");
-    draft.wire(selector.ref("2"), stop, "stop");
-    draft.wire(selector.ref("4"), start, "start");
-    draft.wire(selector.ref("6"), manual, "manual request");
-    draft.mean(stop, "stop", new Condition(selector.id(), "off", false));
-    draft.mean(
-        start, delayedStart ? "start-delayed" : "start", new Condition(selector.id(), "hand"));
-    draft.mean(manual, "manual-request", new Condition(selector.id(), "hand"));
-    draft.set(SettingRole.CONTROL_WIRING, Option.THREE_WIRE);
-    AnalogLinks.localPotentiometer(draft);
-  }
-
   /** A contact in the winding that opens when it is hot, read by the controller. */
   static void motorTemperature(Draft draft) {
     PlacedDevice controller = draft.controller();

@@ -38,21 +38,26 @@ public record DesignDigest(Map<Part, String> byPart, String programWithPresets) 
     byPart = Map.copyOf(byPart);
   }
 
-  /** The digest of an axis as it is designed now. */
-  public static DesignDigest of(AxisAssembly axis) {
-    Map<Part, String> parts = new EnumMap<>(Part.class);
-    parts.put(Part.CONTROLLER, digest(axis.controller().sheet() + axis.controller().selectors()));
-    parts.put(Part.PROGRAM, digest(program(axis.axis().reference(), axis.axis().answer())));
-    parts.put(Part.PRESETS, digest(presets(axis.axis().reference())));
-    parts.put(Part.WIRES, digest(wires(axis)));
-    parts.put(Part.DRIVE, digest(drive(axis.drive())));
-    parts.put(Part.MOTOR, digest(plate(axis.motor().plate())));
-    parts.put(Part.MECHANICS, digest(mechanics(axis.axis().mechanics(), axis.axis().load())));
-    parts.put(Part.STOP, digest(stops(axis)));
-    parts.put(Part.POWER, digest(power(axis)));
-    Reference reference = axis.axis().reference();
-    return new DesignDigest(
-        parts, digest(program(reference, axis.axis().answer()) + presets(reference)));
+  /**
+   * The digest of an axis as it is designed now.
+   *
+   * @param ways what the ways of command read of it beside the common parts
+   */
+  public static DesignDigest of(AxisAssembly axis, Map<Part, String> ways) {
+    Map<Part, String> texts = new EnumMap<>(Part.class);
+    texts.put(Part.CONTROLLER, axis.controller().sheet() + axis.controller().selectors());
+    texts.put(Part.PROGRAM, program(axis.axis().reference(), axis.axis().answer()));
+    texts.put(Part.PRESETS, "");
+    texts.put(Part.WIRES, wires(axis));
+    texts.put(Part.DRIVE, drive(axis.drive()));
+    texts.put(Part.MOTOR, plate(axis.motor().plate()));
+    texts.put(Part.MECHANICS, mechanics(axis.axis().mechanics(), axis.axis().load()));
+    texts.put(Part.STOP, stops(axis));
+    texts.put(Part.POWER, power(axis));
+    ways.forEach((part, text) -> texts.merge(part, text, String::concat));
+    Map<Part, String> digests = new EnumMap<>(Part.class);
+    texts.forEach((part, text) -> digests.put(part, digest(text)));
+    return new DesignDigest(digests, digest(texts.get(Part.PROGRAM) + texts.get(Part.PRESETS)));
   }
 
   /** The digests by part name, as a reading keeps them. */
@@ -74,25 +79,17 @@ public record DesignDigest(Map<Part, String> byPart, String programWithPresets) 
 
   private static String program(Reference r, Answer a) {
     return joined(
-            r.output(),
-            r.input(),
-            r.speedAtZero(),
-            r.speedAtFull(),
-            r.frequencyAtZeroHertz(),
-            r.frequencyAtFullHertz(),
-            r.programFullScaleCounts(),
-            a.output(),
-            a.input(),
-            a.speedAtFull(),
-            a.programFullScaleCounts())
-        + (r.local() == null ? "" : r.local());
-  }
-
-  /** Nothing for none: evidence of before there were any stays fresh. */
-  private static String presets(Reference reference) {
-    StringBuilder text = new StringBuilder();
-    reference.presets().forEach(p -> text.append(joined(p.number(), p.speed())));
-    return text.toString();
+        r.output(),
+        r.input(),
+        r.speedAtZero(),
+        r.speedAtFull(),
+        r.frequencyAtZeroHertz(),
+        r.frequencyAtFullHertz(),
+        r.programFullScaleCounts(),
+        a.output(),
+        a.input(),
+        a.speedAtFull(),
+        a.programFullScaleCounts());
   }
 
   private static String wires(AxisAssembly axis) {

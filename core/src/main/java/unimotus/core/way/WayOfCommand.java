@@ -1,8 +1,12 @@
 package unimotus.core.way;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.PathFindings;
+import unimotus.core.proof.Part;
 
 /**
  * A way in which a program, a hand or the drive itself says how fast. A new one is a package with
@@ -44,6 +48,20 @@ public interface WayOfCommand {
 
   /** What its wires lack; asked whether or not it has a link. */
   void checkWires(AxisAssembly axis, PathFindings findings);
+
+  /** The links that it is wired with; possibly empty. */
+  default List<LinkIntent> intents() {
+    return List.of();
+  }
+
+  /**
+   * What it reads of a design beside the common parts, by the part whose readings it makes stale.
+   * Asked whether or not it is chosen, and empty where nothing is entered for it: evidence of
+   * before there was such a way stays fresh.
+   */
+  default Map<Part, String> design(AxisAssembly axis) {
+    return Map.of();
+  }
 
   /** Its link on an axis that it has no fault on. */
   CommandLink link(AxisAssembly axis);

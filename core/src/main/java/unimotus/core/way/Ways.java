@@ -15,6 +15,10 @@ final class Ways {
 
   private Ways() {}
 
+  static List<WayOfCommand> all() {
+    return ALL;
+  }
+
   /** The way an axis is commanded; the usual one where none is chosen yet. */
   static WayOfCommand of(AxisAssembly axis) {
     List<WayOfCommand> alone =
@@ -43,7 +47,8 @@ final class Ways {
     return ALL.stream().filter(w -> w.isBeside() == beside && w.isChosen(axis)).toList();
   }
 
-  private static List<WayOfCommand> usual() {
+  /** Those that stand in until something is chosen. */
+  static List<WayOfCommand> usual() {
     return ALL.stream().filter(WayOfCommand::isUsual).toList();
   }
 }

@@ -11,7 +11,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
@@ -105,7 +106,7 @@ class TimesDetectiveTest {
   @Test
   void aMissingPermissionAsksForItsTerminals() {
     Project project = Stops.project(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY));
-    project = Lines.with(project, LinkKind.TWO_WIRE, LinkKind.ANALOG_REFERENCE);
+    project = Lines.with(project, CommonLink.TWO_WIRE, Links.ANALOG_REFERENCE);
     AxisAssembly axis = Lines.axis(project);
     SignalPath path = PathFactory.of(axis);
     List<Prediction> predictions = Predictor.predict(axis, path);

@@ -9,7 +9,7 @@ import unimotus.core.Fixtures;
 import unimotus.core.Lines;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
@@ -19,7 +19,7 @@ import unimotus.core.review.LineReview;
 class SupplyChecksTest {
 
   private static Project line() {
-    return Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.TWO_WIRE);
+    return Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), CommonLink.TWO_WIRE);
   }
 
   private static Project supply(Project project, String id, String set) {

@@ -7,8 +7,9 @@ import static org.assertj.core.api.Assertions.within;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
+import unimotus.core.Links;
 import unimotus.core.bench.Trace;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Project;
@@ -58,17 +59,17 @@ class DryRunnerTest {
     return fast(
         Lines.with(
             Lines.bare("controller-modular", sheet),
-            LinkKind.TWO_WIRE,
-            LinkKind.ENABLE,
-            LinkKind.ANALOG_REFERENCE));
+            CommonLink.TWO_WIRE,
+            CommonLink.ENABLE,
+            Links.ANALOG_REFERENCE));
   }
 
   private static Project buttons() {
     return fast(
         Lines.with(
             Lines.bare("controller-modular", "pump-drive-5k5"),
-            LinkKind.THREE_WIRE,
-            LinkKind.ANALOG_REFERENCE));
+            CommonLink.THREE_WIRE,
+            Links.ANALOG_REFERENCE));
   }
 
   /** A pulsed start and a held stop from outputs of the controller. */
@@ -76,16 +77,16 @@ class DryRunnerTest {
     return fast(
         Lines.with(
             Lines.bare("controller-modular", "pump-drive-5k5"),
-            LinkKind.LATCHED_OUTPUTS,
-            LinkKind.ANALOG_REFERENCE));
+            CommonLink.LATCHED_OUTPUTS,
+            Links.ANALOG_REFERENCE));
   }
 
   private static Project hand() {
     Project analog =
-        Lines.with(Lines.bare("controller-modular", "pump-drive-5k5"), LinkKind.ANALOG_REFERENCE);
+        Lines.with(Lines.bare("controller-modular", "pump-drive-5k5"), Links.ANALOG_REFERENCE);
     return fast(
         LinkPlanner.plan(
-                analog, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.HAND_OFF_AUTO, 1, true))
+                analog, Lines.SHEETS, LinkRequest.of(Lines.AXIS, Links.HAND_OFF_AUTO, "delayed"))
             .project());
   }
 
@@ -264,8 +265,8 @@ class DryRunnerTest {
         fast(
             Lines.with(
                 Lines.bare("controller-compact-relay", "pump-drive-5k5"),
-                LinkKind.TWO_WIRE,
-                LinkKind.ANALOG_REFERENCE));
+                CommonLink.TWO_WIRE,
+                Links.ANALOG_REFERENCE));
     String run = output(project, Meaning.RUN_FORWARD);
     DryRun seen =
         play(

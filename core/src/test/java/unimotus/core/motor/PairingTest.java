@@ -10,7 +10,7 @@ import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.finding.Severity;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.link.StopLinks;
@@ -149,7 +149,7 @@ class PairingTest {
           LinkPlanner.plan(
                   with(bare, sheets == SERVO_DRIVE ? SERVO : STEPPER),
                   sheets,
-                  LinkRequest.of(Lines.AXIS, LinkKind.TWO_WIRE))
+                  LinkRequest.of(Lines.AXIS, CommonLink.TWO_WIRE))
               .project();
       assertThat(wired.wires()).isNotEmpty();
       assertThat(LineReview.of(wired, sheets).findings())

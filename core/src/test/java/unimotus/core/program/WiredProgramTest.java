@@ -11,7 +11,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.IoAddress;
@@ -31,7 +33,7 @@ class WiredProgramTest {
   private static final String CONTROLLER = "controller-modular";
   private static final int SCAN = 100;
 
-  private static Project line(String drive, LinkKind... kinds) {
+  private static Project line(String drive, LinkIntent... kinds) {
     return addressed(Lines.with(Lines.bare(CONTROLLER, drive), kinds));
   }
 
@@ -66,11 +68,11 @@ class WiredProgramTest {
   private static final Project MAINTAINED =
       line(
           "vector-drive-15kw",
-          LinkKind.TWO_WIRE,
-          LinkKind.ANALOG_REFERENCE,
-          LinkKind.ANALOG_ACTUAL,
-          LinkKind.FAULT_RELAY,
-          LinkKind.STATUS);
+          CommonLink.TWO_WIRE,
+          Links.ANALOG_REFERENCE,
+          CommonLink.ANALOG_ACTUAL,
+          CommonLink.FAULT_RELAY,
+          CommonLink.STATUS);
 
   /** What an input showed at each scan. */
   private record Look(boolean run, boolean healthy, boolean ready, boolean running) {}
@@ -195,10 +197,10 @@ class WiredProgramTest {
     Project latched =
         line(
             "vector-drive-15kw",
-            LinkKind.LATCHED_OUTPUTS,
-            LinkKind.ANALOG_REFERENCE,
-            LinkKind.FAULT_RELAY,
-            LinkKind.STATUS);
+            CommonLink.LATCHED_OUTPUTS,
+            Links.ANALOG_REFERENCE,
+            CommonLink.FAULT_RELAY,
+            CommonLink.STATUS);
     StructuredText block = run(latched);
     put(block, new Look(false, true, true, false));
     block.scan(0);
@@ -221,7 +223,7 @@ class WiredProgramTest {
   /** Binary weights: combination 5 is the first and the third input. */
   @Test
   void presetsAreChosenByTheirBits() {
-    Project presets = line("terminal-drive-4kw", LinkKind.TWO_WIRE, LinkKind.PRESETS);
+    Project presets = line("terminal-drive-4kw", CommonLink.TWO_WIRE, Links.PRESETS);
     StructuredText block = run(presets);
     block.put("Run", false);
     block.scan(0);
@@ -240,7 +242,7 @@ class WiredProgramTest {
   /** What nothing is wired for is said, not assumed. */
   @Test
   void whatIsNotToldIsSaid() {
-    Project bare = line("terminal-drive-4kw", LinkKind.TWO_WIRE, LinkKind.ANALOG_REFERENCE);
+    Project bare = line("terminal-drive-4kw", CommonLink.TWO_WIRE, Links.ANALOG_REFERENCE);
     FunctionBlock block = block(bare);
     assertThat(block.remarks())
         .anyMatch(r -> r.contains("no input tells a fault"))
@@ -265,13 +267,13 @@ class WiredProgramTest {
     Project unaddressed =
         Lines.with(
             Lines.bare(CONTROLLER, "terminal-drive-4kw"),
-            LinkKind.TWO_WIRE,
-            LinkKind.ANALOG_REFERENCE);
+            CommonLink.TWO_WIRE,
+            Links.ANALOG_REFERENCE);
     assertThatThrownBy(() -> block(unaddressed)).hasMessageContaining("has no address");
-    Project unstarted = line("terminal-drive-4kw", LinkKind.THREE_WIRE, LinkKind.ANALOG_REFERENCE);
+    Project unstarted = line("terminal-drive-4kw", CommonLink.THREE_WIRE, Links.ANALOG_REFERENCE);
     assertThatThrownBy(() -> block(unstarted))
         .hasMessageContaining("no output of Controller starts");
-    Project keypad = line("terminal-drive-4kw", LinkKind.ANALOG_REFERENCE);
+    Project keypad = line("terminal-drive-4kw", Links.ANALOG_REFERENCE);
     assertThatThrownBy(() -> block(keypad)).hasMessageContaining("from its terminals");
     Controller controller = MAINTAINED.controllers().get(0);
     String analog = Lines.axis(MAINTAINED).axis().reference().output();

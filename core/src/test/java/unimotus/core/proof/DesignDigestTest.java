@@ -33,6 +33,7 @@ import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.stops.Stops;
+import unimotus.core.way.Designs;
 
 /** A change of the design makes stale what rests on it, and nothing else. */
 class DesignDigestTest {
@@ -131,8 +132,8 @@ class DesignDigestTest {
   @ParameterizedTest(name = "{0}")
   @MethodSource("changes")
   void aChangeSpoilsItsPartAlone(String what, UnaryOperator<Project> change, Set<String> stale) {
-    Map<String, String> before = DesignDigest.of(Lines.axis(SOUND)).asBasis();
-    Map<String, String> after = DesignDigest.of(Lines.axis(change.apply(SOUND))).asBasis();
+    Map<String, String> before = Designs.digest(Lines.axis(SOUND)).asBasis();
+    Map<String, String> after = Designs.digest(Lines.axis(change.apply(SOUND))).asBasis();
     assertThat(before.keySet()).hasSize(EnumSet.allOf(unimotus.core.proof.Part.class).size());
     assertThat(before.keySet().stream().filter(k -> !before.get(k).equals(after.get(k))).toList())
         .as(what)
@@ -142,7 +143,7 @@ class DesignDigestTest {
   /** A digest is to be printed beside a reading: twelve hexadecimal digits. */
   @Test
   void aDigestIsShort() {
-    assertThat(DesignDigest.of(Lines.axis(SOUND)).byPart().values())
+    assertThat(Designs.digest(Lines.axis(SOUND)).byPart().values())
         .allSatisfy(d -> assertThat(d).matches("[0-9a-f]{12}"));
   }
 }

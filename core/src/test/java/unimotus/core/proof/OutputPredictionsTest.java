@@ -9,9 +9,10 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
 import unimotus.core.Lines;
+import unimotus.core.Links;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Project;
@@ -34,10 +35,10 @@ class OutputPredictionsTest {
   private static final Project WIRED =
       Lines.with(
           Lines.bare("controller-modular", "vector-drive-15kw"),
-          LinkKind.TWO_WIRE,
-          LinkKind.ANALOG_REFERENCE,
-          LinkKind.ANALOG_ACTUAL,
-          LinkKind.LOAD_SIGNAL);
+          CommonLink.TWO_WIRE,
+          Links.ANALOG_REFERENCE,
+          CommonLink.ANALOG_ACTUAL,
+          CommonLink.LOAD_SIGNAL);
 
   private static Project set(Project project, Map<String, Object> settings) {
     Drive drive = project.drives().get(0);
@@ -150,8 +151,7 @@ class OutputPredictionsTest {
   @Test
   void nothingIsToldOfAnOutputThatNothingIsWiredTo() {
     Project bare =
-        Lines.with(
-            Lines.bare("controller-modular", "vector-drive-15kw"), LinkKind.ANALOG_REFERENCE);
+        Lines.with(Lines.bare("controller-modular", "vector-drive-15kw"), Links.ANALOG_REFERENCE);
     assertThat(predicted(bare)).isEmpty();
   }
 

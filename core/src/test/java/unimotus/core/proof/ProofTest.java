@@ -22,6 +22,7 @@ import unimotus.core.proof.Verdict.Outcome;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.value.ValueType;
+import unimotus.core.way.Designs;
 import unimotus.core.way.PathFactory;
 
 class ProofTest {
@@ -44,12 +45,11 @@ class ProofTest {
         "meter",
         "2026-01-01T00:00:00Z",
         "me",
-        DesignDigest.of(Fixtures.assembly(project)).asBasis());
+        Designs.digest(Fixtures.assembly(project)).asBasis());
   }
 
   private static AxisProof judge(Project project, List<Reading> readings) {
-    return Prover.judge(
-        predictions(project), readings, DesignDigest.of(Fixtures.assembly(project)));
+    return Prover.judge(predictions(project), readings, Designs.digest(Fixtures.assembly(project)));
   }
 
   private static Verdict verdict(AxisProof proof, String key) {
@@ -208,7 +208,7 @@ class ProofTest {
   }
 
   private static Reading asPredicted(Project project, Prediction p) {
-    Map<String, String> basis = DesignDigest.of(Fixtures.assembly(project)).asBasis();
+    Map<String, String> basis = Designs.digest(Fixtures.assembly(project)).asBasis();
     return p.expectation() instanceof Expectation.Amount a
         ? new Reading("belt", p.key(), a.value(), null, "", "2026-01-01T00:00:00Z", "", basis)
         : new Reading(

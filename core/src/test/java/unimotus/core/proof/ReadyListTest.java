@@ -16,6 +16,7 @@ import unimotus.core.machine.Reading;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.DriveIdentity;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.way.Designs;
 
 /** What has to be ticked before an axis is ready, in the order it is done (common practice). */
 class ReadyListTest {
@@ -110,14 +111,14 @@ class ReadyListTest {
         new Reading(
             "belt", "nothing.of.the.kind", 3.0, null, "", "2026-01-01T00:00:00Z", "", Map.of());
     AxisProof proof =
-        Prover.judge(List.of(), List.of(tick, stray), DesignDigest.of(Fixtures.assembly()));
+        Prover.judge(List.of(), List.of(tick, stray), Designs.digest(Fixtures.assembly()));
     assertThat(proof.unasked()).containsExactly(stray);
     assertThat(proof.state()).isEqualTo(AxisProof.State.UNPROVEN);
     Verdict verdict =
         Prover.judge(
                 ReadyList.of(Fixtures.assembly()),
                 List.of(tick),
-                DesignDigest.of(Fixtures.assembly()))
+                Designs.digest(Fixtures.assembly()))
             .verdicts()
             .get(0);
     assertThat(verdict.readingText(QuantityFormat.PLAIN)).isEqualTo("done");

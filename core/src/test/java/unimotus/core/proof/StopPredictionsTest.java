@@ -27,6 +27,7 @@ import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.StatusText;
 import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.Stops;
+import unimotus.core.way.Designs;
 
 /**
  * The proof lists of four stops, row by row: what is expected follows from what a stop is for
@@ -246,7 +247,7 @@ class StopPredictionsTest {
     JudgedStop guard = stop(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY), HEAVY);
     AxisAssembly axis =
         Lines.axis(Stops.project(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY)));
-    DesignDigest now = DesignDigest.of(axis);
+    DesignDigest now = Designs.digest(axis);
     List<Prediction> predictions = list(guard);
     Reading seen =
         new Reading(

@@ -9,7 +9,8 @@ import java.util.Random;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Fixtures;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
@@ -39,8 +40,8 @@ class TakingOverTest {
     Project one =
         Lines.with(
             Lines.bare("controller-modular", "terminal-drive-4kw"),
-            LinkKind.TWO_WIRE,
-            LinkKind.ANALOG_REFERENCE);
+            CommonLink.TWO_WIRE,
+            Links.ANALOG_REFERENCE);
     Axis belt = one.axes().get(0);
     Project project = one.with(new Controller("plc2", "Other", "controller-modular", Map.of()));
     for (String id : List.of("second", "third")) {

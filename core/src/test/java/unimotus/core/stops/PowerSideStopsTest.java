@@ -10,7 +10,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.link.StopLinks;
 import unimotus.core.link.StopRequest;
 import unimotus.core.link.StopRequest.RelayClass;
@@ -158,7 +158,8 @@ class PowerSideStopsTest {
         Stops.withLoad(
             StopLinks.plan(
                     Lines.with(
-                        Lines.bare("controller-modular", Stops.TERMINAL_DRIVE), LinkKind.TWO_WIRE),
+                        Lines.bare("controller-modular", Stops.TERMINAL_DRIVE),
+                        CommonLink.TWO_WIRE),
                     Stops.SHEETS,
                     request)
                 .project(),

@@ -2,11 +2,16 @@ package unimotus.core.way;
 
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import unimotus.core.derivation.Step;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
+import unimotus.core.link.Draft;
+import unimotus.core.link.LinkChoice;
+import unimotus.core.link.LinkGroup;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.Carrier;
@@ -64,8 +69,44 @@ public final class DialWay implements WayOfCommand {
   }
 
   @Override
+  public List<LinkIntent> intents() {
+    return List.of(DialIntent.DIAL);
+  }
+
+  @Override
+  public Map<Part, String> design(AxisAssembly axis) {
+    return isChosen(axis) ? Map.of(Part.PROGRAM, "dial of " + CLICKS) : Map.of();
+  }
+
+  @Override
   public CommandLink link(AxisAssembly axis) {
     return new Dial(TOP_HERTZ / CLICKS, new FrequencyLimits(0, TOP_HERTZ));
+  }
+
+  /** Nothing is wired; the analog terminals are given up. */
+  enum DialIntent implements LinkIntent {
+    DIAL;
+
+    @Override
+    public LinkGroup group() {
+      return LinkGroup.REFERENCE;
+    }
+
+    @Override
+    public String label() {
+      return "Dial";
+    }
+
+    @Override
+    public String hint() {
+      return "ten clicks";
+    }
+
+    @Override
+    public void wire(Draft draft, LinkChoice choice) {
+      draft.put(dialled(draft.axis().axis()));
+      draft.note("the speed is dialled");
+    }
   }
 
   /** What can be wrong with a dial. */

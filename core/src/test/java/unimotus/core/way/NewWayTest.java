@@ -15,6 +15,10 @@ import unimotus.core.detective.Detective;
 import unimotus.core.detective.Diagnosis;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
+import unimotus.core.link.LinkIntent;
+import unimotus.core.link.LinkPlan;
+import unimotus.core.link.LinkPlanner;
+import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
@@ -23,6 +27,7 @@ import unimotus.core.path.PathState;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
+import unimotus.core.proof.Part;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.review.AxisReview;
@@ -107,6 +112,31 @@ class NewWayTest {
                 0.1,
                 rpm -> rpm > 1400))
         .isPresent();
+  }
+
+  @Test
+  void itIsWiredByItsIntent() {
+    LinkIntent intent = LinkIntents.named("DIAL").orElseThrow();
+    assertThat(LinkIntents.all()).contains(intent);
+    Project analog = Fixtures.project();
+    LinkPlan plan =
+        LinkPlanner.plan(
+            analog, Fixtures.sheets(), LinkRequest.of(Fixtures.axis(analog).id(), intent));
+    assertThat(plan.done()).containsExactly("the speed is dialled");
+    assertThat(Fixtures.assembly(plan.project()).axis().reference().output()).isNull();
+  }
+
+  /** Evidence of an axis that becomes dialled is stale in its program, and in nothing else. */
+  @Test
+  void itsDesignIsInTheDigest() {
+    Axis before = Fixtures.axis(Fixtures.project());
+    Project undialled =
+        project.with(before.withReference(before.reference().withTerminals(null, null)));
+    Map<Part, String> was = Designs.digest(Fixtures.assembly(undialled)).byPart();
+    Map<Part, String> after = Designs.digest(axis).byPart();
+    assertThat(after.entrySet().stream().filter(e -> !e.getValue().equals(was.get(e.getKey()))))
+        .extracting(Map.Entry::getKey)
+        .containsExactly(Part.PROGRAM);
   }
 
   /** With the analog terminals left in place two ways claim the axis: nothing is told of it. */

@@ -6,7 +6,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
@@ -45,10 +46,10 @@ public class EveryFaultTest {
     Project project =
         Lines.with(
             Lines.bare("controller-modular", "safety-drive-7k5"),
-            LinkKind.INTERLOCK_CHAIN,
-            LinkKind.FAULT_RELAY,
-            LinkKind.STATUS,
-            LinkKind.POTENTIOMETER);
+            CommonLink.INTERLOCK_CHAIN,
+            CommonLink.FAULT_RELAY,
+            CommonLink.STATUS,
+            Links.POTENTIOMETER);
     solvesEveryFault(Lines.SHEETS, project, CommandState.REST.with(Lines.ref("plc:DO0"), true));
   }
 }

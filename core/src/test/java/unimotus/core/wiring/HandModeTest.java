@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
+import unimotus.core.Links;
 import unimotus.core.discrete.HandMode;
 import unimotus.core.finding.Rule;
-import unimotus.core.link.LinkKind;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.AxisAssembly;
@@ -23,7 +23,7 @@ class HandModeTest {
     return LinkPlanner.plan(
             Lines.bare("controller-modular", "pump-drive-5k5"),
             Lines.SHEETS,
-            new LinkRequest(Lines.AXIS, LinkKind.HAND_OFF_AUTO, 1, delayed))
+            LinkRequest.of(Lines.AXIS, Links.HAND_OFF_AUTO, delayed ? "delayed" : "plain"))
         .project();
   }
 

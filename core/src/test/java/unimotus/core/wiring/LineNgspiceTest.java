@@ -13,8 +13,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.Lines;
+import unimotus.core.Links;
 import unimotus.core.circuit.Circuit;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
@@ -42,11 +43,11 @@ class LineNgspiceTest {
     Project modular =
         Lines.with(
             Lines.bare("controller-modular", "terminal-drive-4kw"),
-            LinkKind.TWO_WIRE,
-            LinkKind.ENABLE,
-            LinkKind.ANALOG_REFERENCE,
-            LinkKind.ANALOG_ACTUAL,
-            LinkKind.FAULT_RELAY);
+            CommonLink.TWO_WIRE,
+            CommonLink.ENABLE,
+            Links.ANALOG_REFERENCE,
+            CommonLink.ANALOG_ACTUAL,
+            CommonLink.FAULT_RELAY);
     add(all, "sound", modular);
     add(all, "input selector at sink", selected(modular, "inputs", "sink"));
     add(all, "common missing", without(modular, "w2"));
@@ -62,8 +63,8 @@ class LineNgspiceTest {
     Project sinking =
         Lines.with(
             Lines.bare("controller-compact-sinking", "compact-drive-2kw"),
-            LinkKind.TWO_WIRE,
-            LinkKind.ANALOG_REFERENCE);
+            CommonLink.TWO_WIRE,
+            Links.ANALOG_REFERENCE);
     add(all, "sinking", sinking);
     add(all, "sinking on inputs set to source", selected(sinking, "inputs", "source"));
     add(
@@ -71,19 +72,19 @@ class LineNgspiceTest {
         "relay outputs",
         Lines.with(
             Lines.bare("controller-compact-relay", "safety-drive-7k5"),
-            LinkKind.TWO_WIRE,
-            LinkKind.STATUS,
-            LinkKind.LOAD_SIGNAL));
+            CommonLink.TWO_WIRE,
+            CommonLink.STATUS,
+            CommonLink.LOAD_SIGNAL));
     add(
         all,
         "interlock chain",
         Lines.with(
-            Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.INTERLOCK_CHAIN));
+            Lines.bare("controller-modular", "terminal-drive-4kw"), CommonLink.INTERLOCK_CHAIN));
     Project hand =
         Lines.with(
             Lines.bare("controller-modular", "pump-drive-5k5"),
-            LinkKind.HAND_OFF_AUTO,
-            LinkKind.MOTOR_TEMPERATURE);
+            Links.HAND_OFF_AUTO,
+            CommonLink.MOTOR_TEMPERATURE);
     add(all, "hand off auto, either polarity", hand);
     return all.stream();
   }

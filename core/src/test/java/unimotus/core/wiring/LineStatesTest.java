@@ -10,7 +10,9 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Part;
@@ -20,7 +22,7 @@ import unimotus.core.machine.Wire;
 
 /** Which states of a line are looked at, and what parts do in them; volts worked by hand. */
 class LineStatesTest {
-  private static Project line(LinkKind... kinds) {
+  private static Project line(LinkIntent... kinds) {
     return Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), kinds);
   }
 
@@ -30,16 +32,15 @@ class LineStatesTest {
 
   @Test
   void restIntentsAndOutputsAreLookedAt() {
-    assertThat(labels(line(LinkKind.TWO_WIRE))).containsExactly("at rest", "DO0 on", "DO1 on");
+    assertThat(labels(line(CommonLink.TWO_WIRE))).containsExactly("at rest", "DO0 on", "DO1 on");
   }
 
   /** Two presets: each alone and both together, on top of the run command. */
   @Test
   void presetsAreLookedAtInEveryCombination() {
-    Project project = line(LinkKind.TWO_WIRE);
+    Project project = line(CommonLink.TWO_WIRE);
     project =
-        LinkPlanner.plan(
-                project, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.PRESETS, 2, false))
+        LinkPlanner.plan(project, Lines.SHEETS, LinkRequest.of(Lines.AXIS, Links.PRESETS, "2"))
             .project();
     assertThat(labels(project))
         .containsExactlyInAnyOrder(
@@ -56,7 +57,7 @@ class LineStatesTest {
   /** A fault contact is looked at in every state the drive can be in. */
   @Test
   void theDrivesOwnStatesAreLookedAtWhereItAnswers() {
-    assertThat(labels(line(LinkKind.FAULT_RELAY)))
+    assertThat(labels(line(CommonLink.FAULT_RELAY)))
         .containsExactlyInAnyOrder(
             "at rest",
             "Drive running",
@@ -64,13 +65,13 @@ class LineStatesTest {
             "Drive not permitted",
             "Drive fault",
             "Drive no power");
-    assertThat(labels(line(LinkKind.TWO_WIRE))).noneMatch(l -> l.startsWith("Drive"));
+    assertThat(labels(line(CommonLink.TWO_WIRE))).noneMatch(l -> l.startsWith("Drive"));
   }
 
   /** A selector: every position by itself, and with every command. */
   @Test
   void switchesAreLookedAtInEveryPosition() {
-    List<String> labels = labels(line(LinkKind.HAND_OFF_AUTO));
+    List<String> labels = labels(line(Links.HAND_OFF_AUTO));
     assertThat(labels).contains("at rest");
     assertThat(labels.stream().filter(l -> l.endsWith(" hand") && !l.contains("+"))).hasSize(1);
     assertThat(labels.stream().filter(l -> l.endsWith(" auto") && !l.contains("+"))).hasSize(1);
@@ -81,7 +82,7 @@ class LineStatesTest {
   /** Of a drive without power nothing is meant: whatever its inputs see, it cannot follow. */
   @Test
   void nothingIsMeantOfADriveWithoutPower() {
-    Project project = line(LinkKind.TWO_WIRE, LinkKind.FAULT_RELAY);
+    Project project = line(CommonLink.TWO_WIRE, CommonLink.FAULT_RELAY);
     TruthTable table = TruthTable.of(Lines.axis(project));
     TerminalRef run = Lines.ref("drive:DI1");
     for (TruthTable.Row row : table.rows()) {
@@ -249,7 +250,7 @@ class LineStatesTest {
   /** An analog output gives out at its compliance; without a command it stands at its low end. */
   @Test
   void analogOutputsStandWhereTheyAreTold() {
-    Project volts = line(LinkKind.ANALOG_REFERENCE);
+    Project volts = line(Links.ANALOG_REFERENCE);
     TerminalRef output =
         volts.axes().get(0).reference().output() == null
             ? Lines.ref("plc:AO0")
@@ -272,7 +273,7 @@ class LineStatesTest {
     CommandState on = CommandState.REST.with(Lines.ref("plc:DO0"), true);
     assertThat(on.with(Lines.ref("plc:DO0"), false)).isEqualTo(CommandState.REST);
     assertThat(CommandState.shownStates()).contains("healthy", "ready", "sto-active").hasSize(10);
-    assertThat(Installation.of(Lines.axis(line(LinkKind.TWO_WIRE))).wires()).isNotEmpty();
+    assertThat(Installation.of(Lines.axis(line(CommonLink.TWO_WIRE))).wires()).isNotEmpty();
   }
 
   @Test

@@ -9,8 +9,8 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.Lines;
+import unimotus.core.Links;
 import unimotus.core.analog.SignalRange;
-import unimotus.core.link.LinkKind;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Wire;
@@ -27,8 +27,7 @@ class MixedSignalTest {
 
   private static AxisAssembly axis(String sent, String read, String kind) {
     Project project =
-        Lines.with(
-            Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.ANALOG_REFERENCE);
+        Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), Links.ANALOG_REFERENCE);
     project =
         project
             .with(project.controllers().get(0).withSelector("AO0.range", sent))
@@ -144,7 +143,7 @@ class MixedSignalTest {
   @Test
   void aPotentiometerIsALoadedDivider() {
     Project project =
-        Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), LinkKind.POTENTIOMETER);
+        Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), Links.POTENTIOMETER);
     String wiper = project.parts().get(0).id() + ":2";
     LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
     double half =

@@ -4,9 +4,12 @@ import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
 import javafx.scene.control.SeparatorMenuItem;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.LinkChoice;
+import unimotus.core.link.LinkGroup;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.sheet.PartSheet;
+import unimotus.core.way.LinkIntents;
 import unimotus.desktop.Desk;
 import unimotus.workbench.WiringEdits;
 
@@ -19,56 +22,33 @@ final class LinkMenu extends MenuButton {
     this.desk = desk;
     setId("link-menu");
     getStyleClass().add("action");
-    for (LinkKind kind : LinkKind.values()) {
-      getItems().add(entry(kind));
+    LinkGroup group = null;
+    for (LinkIntent intent : LinkIntents.all()) {
+      if (group != null && group != intent.group()) {
+        getItems().add(new SeparatorMenuItem());
+      }
+      group = intent.group();
+      getItems().add(entry(intent));
     }
     Menu parts = new Menu("Panel part by itself");
     desk.session().sheets().all(PartSheet.class).forEach(s -> parts.getItems().add(part(s)));
     getItems().addAll(new SeparatorMenuItem(), parts);
   }
 
-  private MenuItem entry(LinkKind kind) {
-    return switch (kind) {
-      case PRESETS -> presets(kind);
-      case HAND_OFF_AUTO -> handOffAuto(kind);
-      default -> item("link-" + kind.name(), words(kind), kind, 2, true);
-    };
-  }
-
-  private static String words(LinkKind kind) {
-    return "%s: %s".formatted(kind.label(), kind.hint());
-  }
-
-  private Menu presets(LinkKind kind) {
-    Menu menu = new Menu(words(kind));
-    for (int n = 1; n <= 4; n++) {
-      menu.getItems()
-          .add(
-              item(
-                  "link-PRESETS-" + n,
-                  "%d %s, %d speeds".formatted(n, n == 1 ? "input" : "inputs", 1 << n),
-                  kind,
-                  n,
-                  true));
+  private MenuItem entry(LinkIntent intent) {
+    String words = "%s: %s".formatted(intent.label(), intent.hint());
+    if (intent.choices().size() == 1) {
+      return item("link-" + intent.name(), words, intent, intent.usual());
+    }
+    Menu menu = new Menu(words);
+    for (LinkChoice choice : intent.choices()) {
+      String id = "link-%s-%s".formatted(intent.name(), choice.key());
+      menu.getItems().add(item(id, choice.label(), intent, choice));
     }
     return menu;
   }
 
-  private Menu handOffAuto(LinkKind kind) {
-    Menu menu = new Menu(words(kind));
-    menu.getItems()
-        .addAll(
-            item(
-                "link-HAND-delayed",
-                "start with a delay, which Hand always reaches",
-                kind,
-                2,
-                true),
-            item("link-HAND-plain", "plain start, which races the stop contact", kind, 2, false));
-    return menu;
-  }
-
-  private MenuItem item(String id, String text, LinkKind kind, int presets, boolean delayed) {
+  private MenuItem item(String id, String text, LinkIntent intent, LinkChoice choice) {
     MenuItem item = new MenuItem(text);
     item.setId(id);
     item.setOnAction(
@@ -79,7 +59,7 @@ final class LinkMenu extends MenuButton {
                         desk.apply(
                             WiringEdits.link(
                                 desk.session().sheets(),
-                                new LinkRequest(a.id(), kind, presets, delayed)))));
+                                new LinkRequest(a.id(), intent, choice)))));
     return item;
   }
 

@@ -10,12 +10,12 @@ import unimotus.core.machine.Reading;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.Station;
 import unimotus.core.profile.WordState;
-import unimotus.core.proof.DesignDigest;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.value.ValueRole;
+import unimotus.core.way.Designs;
 import unimotus.workbench.Evidence;
 
 /**
@@ -145,6 +145,6 @@ public final class BusReadings {
                         instrument,
                         clock.instant().truncatedTo(ChronoUnit.SECONDS).toString(),
                         by.strip(),
-                        DesignDigest.of(evidence.axis()).asBasis())));
+                        Designs.digest(evidence.axis()).asBasis())));
   }
 }

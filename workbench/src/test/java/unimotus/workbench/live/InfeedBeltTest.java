@@ -17,12 +17,12 @@ import unimotus.core.machine.Reading;
 import unimotus.core.path.Station;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
-import unimotus.core.proof.DesignDigest;
 import unimotus.core.proof.Predictor;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
 import unimotus.core.value.ValueRole;
+import unimotus.core.way.Designs;
 import unimotus.core.way.register.RegisterCause;
 import unimotus.devices.modbus.Tap;
 import unimotus.devices.registers.RegisterConnection;
@@ -166,6 +166,6 @@ class InfeedBeltTest {
         "bus",
         "2026-01-31T14:05:00Z",
         "A. Tester",
-        DesignDigest.of(on.axis()).asBasis());
+        Designs.digest(on.axis()).asBasis());
   }
 }

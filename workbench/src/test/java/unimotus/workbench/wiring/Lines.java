@@ -1,6 +1,6 @@
 package unimotus.workbench.wiring;
 
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
@@ -19,7 +19,7 @@ public final class Lines {
     return unimotus.core.Lines.bare(controllerSheet, driveSheet);
   }
 
-  public static Project with(Project project, LinkKind... kinds) {
+  public static Project with(Project project, LinkIntent... kinds) {
     return unimotus.core.Lines.with(SHEETS, project, kinds);
   }
 

@@ -1,6 +1,8 @@
 package unimotus.core.way.analog;
 
+import java.util.List;
 import java.util.Optional;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.path.Channels;
@@ -41,6 +43,11 @@ public final class AnalogWay implements WayOfCommand {
   @Override
   public Optional<String> fault(AxisAssembly axis) {
     return Optional.empty();
+  }
+
+  @Override
+  public List<LinkIntent> intents() {
+    return List.of(AnalogIntent.values());
   }
 
   @Override

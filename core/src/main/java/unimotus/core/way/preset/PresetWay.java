@@ -5,12 +5,14 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeMap;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Preset;
 import unimotus.core.machine.Reference;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
+import unimotus.core.proof.Part;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.WayOfCommand;
@@ -61,6 +63,21 @@ public final class PresetWay implements WayOfCommand {
   @Override
   public void checkWires(AxisAssembly axis, PathFindings findings) {
     new PresetChecks(axis, findings).check();
+  }
+
+  @Override
+  public List<LinkIntent> intents() {
+    return List.of(PresetIntent.values());
+  }
+
+  @Override
+  public Map<Part, String> design(AxisAssembly axis) {
+    StringBuilder text = new StringBuilder();
+    axis.axis()
+        .reference()
+        .presets()
+        .forEach(p -> text.append(p.number()).append(';').append(p.speed()).append(';'));
+    return Map.of(Part.PRESETS, text.toString());
   }
 
   @Override

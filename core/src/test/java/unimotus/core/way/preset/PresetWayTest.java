@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
+import unimotus.core.Links;
 import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
@@ -14,7 +15,7 @@ import unimotus.core.bench.Trace;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.Preset;
@@ -33,6 +34,7 @@ import unimotus.core.review.AxisReview;
 import unimotus.core.settings.DerivedSettings;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.way.Designs;
 import unimotus.core.wiring.Meanings;
 
 /**
@@ -133,7 +135,7 @@ class PresetWayTest {
 
   @Test
   void besideAnAnalogReferenceThePresetsAreAChainOfTheirOwn() {
-    Project both = Lines.with(fan(), LinkKind.ANALOG_REFERENCE);
+    Project both = Lines.with(fan(), Links.ANALOG_REFERENCE);
     AxisReview review = Presets.review(both);
     assertThat(review.path().has(Station.SIGNAL)).isTrue();
     assertThat(review.beside()).extracting(Chain::key).containsExactly("preset");
@@ -160,7 +162,7 @@ class PresetWayTest {
     Project sound =
         Lines.with(
             Presets.entered(Presets.axis(Presets.AS_SOURCE, 2, SOAK, DRY, PURGE), 20, 35, 50),
-            LinkKind.ENABLE);
+            CommonLink.ENABLE);
     assertThat(Presets.told(sound)).isEmpty();
     AxisReview review = Presets.review(sound);
     assertThat(review.obstacles().all()).isEmpty();
@@ -327,27 +329,27 @@ class PresetWayTest {
   /** A changed preset makes its own readings stale, and those of no other reference. */
   @Test
   void onlyWhatTheyDecideDependsOnPresets() {
-    AxisReview review = Presets.review(Lines.with(fan(), LinkKind.ANALOG_REFERENCE));
+    AxisReview review = Presets.review(Lines.with(fan(), Links.ANALOG_REFERENCE));
     for (Prediction prediction : predictions(review)) {
       assertThat(prediction.dependsOn().contains(Part.PRESETS))
           .as(prediction.key())
           .isEqualTo(prediction.key().startsWith("preset"));
     }
     Project changed = withoutPurge(fan());
-    assertThat(DesignDigest.of(Presets.review(changed).assembly()).byPart())
+    assertThat(Designs.digest(Presets.review(changed).assembly()).byPart())
         .containsEntry(
             Part.PROGRAM,
-            DesignDigest.of(Presets.review(fan()).assembly()).byPart().get(Part.PROGRAM))
+            Designs.digest(Presets.review(fan()).assembly()).byPart().get(Part.PROGRAM))
         .doesNotContainEntry(
             Part.PRESETS,
-            DesignDigest.of(Presets.review(fan()).assembly()).byPart().get(Part.PRESETS));
+            Designs.digest(Presets.review(fan()).assembly()).byPart().get(Part.PRESETS));
   }
 
   /** Evidence of before presets had a part of their own holds as long as neither changed. */
   @Test
   void evidenceThatCountedPresetsWithTheProgramStaysFresh() {
-    DesignDigest digest = DesignDigest.of(Presets.review(fan()).assembly());
-    DesignDigest changed = DesignDigest.of(Presets.review(withoutPurge(fan())).assembly());
+    DesignDigest digest = Designs.digest(Presets.review(fan()).assembly());
+    DesignDigest changed = Designs.digest(Presets.review(withoutPurge(fan())).assembly());
     Map<String, String> old = Map.of("PROGRAM", digest.programWithPresets());
     for (Part part : List.of(Part.PROGRAM, Part.PRESETS)) {
       assertThat(digest.isUnchanged(part, old)).isTrue();

@@ -4,7 +4,8 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Axis;
@@ -35,10 +36,12 @@ final class Presets {
   /** An axis whose reference is nothing but presets; 25 r/min of the drum are 50 Hz. */
   static Project axis(String sheet, int inputs, Preset... wanted) {
     Project bare = Lines.bare("controller-modular", sheet);
-    Project wired = Lines.with(bare, LinkKind.TWO_WIRE);
+    Project wired = Lines.with(bare, CommonLink.TWO_WIRE);
     Project presets =
         LinkPlanner.plan(
-                wired, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.PRESETS, inputs, false))
+                wired,
+                Lines.SHEETS,
+                LinkRequest.of(Lines.AXIS, Links.PRESETS, String.valueOf(inputs)))
             .project();
     Axis axis = presets.axes().get(0);
     Project next =

@@ -1,9 +1,11 @@
 package unimotus.core.way.analog.local;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.path.PathFindings;
@@ -68,6 +70,11 @@ public final class HandWay implements WayOfCommand {
           "The motor starts in Hand and nobody there can set its speed.",
           "Wire the potentiometer to the input the drive follows in Hand.");
     }
+  }
+
+  @Override
+  public List<LinkIntent> intents() {
+    return List.of(LocalIntent.HAND_OFF_AUTO);
   }
 
   @Override

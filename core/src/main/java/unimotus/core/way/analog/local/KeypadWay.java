@@ -1,10 +1,14 @@
 package unimotus.core.way.analog.local;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Reference;
 import unimotus.core.path.PathFindings;
+import unimotus.core.proof.Part;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.WayOfCommand;
 
@@ -33,6 +37,16 @@ public final class KeypadWay implements WayOfCommand {
   @Override
   public void checkWires(AxisAssembly axis, PathFindings findings) {
     // A keypad has none.
+  }
+
+  @Override
+  public List<LinkIntent> intents() {
+    return List.of(LocalIntent.KEYPAD);
+  }
+
+  @Override
+  public Map<Part, String> design(AxisAssembly axis) {
+    return isChosen(axis) ? Map.of(Part.PROGRAM, LocalReference.KEYPAD.name()) : Map.of();
   }
 
   @Override

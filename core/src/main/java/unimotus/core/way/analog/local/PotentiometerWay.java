@@ -1,9 +1,13 @@
 package unimotus.core.way.analog.local;
 
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import unimotus.core.link.LinkIntent;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.path.PathFindings;
+import unimotus.core.proof.Part;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.WayOfCommand;
 
@@ -38,6 +42,16 @@ public final class PotentiometerWay implements WayOfCommand {
     } else if (PotentiometerWires.at(axis, input).isEmpty()) {
       findings.addUnwired("no potentiometer has its wiper on %s of the drive".formatted(input));
     }
+  }
+
+  @Override
+  public List<LinkIntent> intents() {
+    return List.of(LocalIntent.POTENTIOMETER);
+  }
+
+  @Override
+  public Map<Part, String> design(AxisAssembly axis) {
+    return isChosen(axis) ? Map.of(Part.PROGRAM, LocalReference.POTENTIOMETER.name()) : Map.of();
   }
 
   @Override

@@ -7,7 +7,8 @@ import java.util.Map;
 import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Project;
@@ -95,17 +96,17 @@ class HandWayTest {
         .containsEntry("hand.auto", "stopped")
         .containsEntry("hand.owner", "potentiometer");
     Project keypad = Locals.set(Locals.hand("vector-drive-15kw"), "E-07", "keypad");
-    assertThat(words(Lines.with(keypad, LinkKind.ENABLE))).containsEntry("hand.owner", "keypad");
+    assertThat(words(Lines.with(keypad, CommonLink.ENABLE))).containsEntry("hand.owner", "keypad");
   }
 
   /** A plain start that races with its stop is lost now and then: that it runs is not promised. */
   @Test
   void aStartThatMayBeLostIsNotPredicted() {
     Project analog =
-        Lines.with(Lines.bare("controller-modular", "pump-drive-5k5"), LinkKind.ANALOG_REFERENCE);
+        Lines.with(Lines.bare("controller-modular", "pump-drive-5k5"), Links.ANALOG_REFERENCE);
     Project plain =
         LinkPlanner.plan(
-                analog, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.HAND_OFF_AUTO, 1, false))
+                analog, Lines.SHEETS, LinkRequest.of(Lines.AXIS, Links.HAND_OFF_AUTO, "plain"))
             .project();
     assertThat(words(plain)).doesNotContainKey("hand.hand").containsKey("hand.off");
   }

@@ -12,7 +12,7 @@ import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.detective.Detective;
 import unimotus.core.detective.Diagnosis;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.path.Chain;
@@ -124,7 +124,7 @@ class LocalDetectiveTest {
     int cases = 0;
     List<String> wrong = new ArrayList<>();
     for (String sheet : List.of("pump-drive-5k5", "terminal-drive-4kw", "vector-drive-15kw")) {
-      AxisReview review = Locals.review(Lines.with(Locals.potentiometer(sheet), LinkKind.ENABLE));
+      AxisReview review = Locals.review(Lines.with(Locals.potentiometer(sheet), CommonLink.ENABLE));
       List<Prediction> predictions = Locals.predictions(review);
       for (int round = 0; round < 6; round++) {
         for (Map.Entry<String, Line> fault : faults().entrySet()) {

@@ -7,7 +7,7 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.derivation.Step;
-import unimotus.core.link.LinkKind;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.path.Carrier;
@@ -141,7 +141,7 @@ class LocalStageTest {
     assertThat(knob.isOfManualRequest()).isTrue();
     assertThat(knob.label(Station.PERCENT)).isEqualTo("Knob");
     Project keypad = Locals.set(Locals.hand("vector-drive-15kw"), "E-07", "keypad");
-    ReferenceLink key = hand(Lines.with(keypad, LinkKind.ENABLE));
+    ReferenceLink key = hand(Lines.with(keypad, CommonLink.ENABLE));
     assertThat(key.isOfManualRequest()).isTrue();
     assertThat(key.label(Station.COUNTS)).isEqualTo("Keypad");
   }

@@ -3,7 +3,8 @@ package unimotus.core.way.analog.local;
 import java.util.List;
 import java.util.function.UnaryOperator;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Axis;
@@ -23,19 +24,19 @@ final class Locals {
   /** Run over two wires, the speed by a potentiometer. */
   static Project potentiometer(String sheet) {
     return Lines.with(
-        Lines.bare("controller-modular", sheet), LinkKind.TWO_WIRE, LinkKind.POTENTIOMETER);
+        Lines.bare("controller-modular", sheet), CommonLink.TWO_WIRE, Links.POTENTIOMETER);
   }
 
   /** Run over two wires, the speed by the keypad. */
   static Project keypad(String sheet) {
-    return Lines.with(Lines.bare("controller-modular", sheet), LinkKind.TWO_WIRE, LinkKind.KEYPAD);
+    return Lines.with(Lines.bare("controller-modular", sheet), CommonLink.TWO_WIRE, Links.KEYPAD);
   }
 
   /** Analog reference in Auto, potentiometer in Hand. */
   static Project hand(String sheet) {
-    Project analog = Lines.with(Lines.bare("controller-modular", sheet), LinkKind.ANALOG_REFERENCE);
+    Project analog = Lines.with(Lines.bare("controller-modular", sheet), Links.ANALOG_REFERENCE);
     return LinkPlanner.plan(
-            analog, Lines.SHEETS, new LinkRequest(Lines.AXIS, LinkKind.HAND_OFF_AUTO, 1, true))
+            analog, Lines.SHEETS, LinkRequest.of(Lines.AXIS, Links.HAND_OFF_AUTO, "delayed"))
         .project();
   }
 

@@ -7,7 +7,8 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.Lines;
-import unimotus.core.link.LinkKind;
+import unimotus.core.Links;
+import unimotus.core.link.CommonLink;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
@@ -31,7 +32,7 @@ class PotentiometerWayTest {
   void aWiredPotentiometerHasNothingToSay(String sheet) {
     Project project = Locals.potentiometer(sheet);
     assertThat(Locals.told(project)).as("%s", Locals.review(project).findings()).isEmpty();
-    Project released = Lines.with(project, LinkKind.ENABLE);
+    Project released = Lines.with(project, CommonLink.ENABLE);
     assertThat(Locals.review(released).obstacles().all()).isEmpty();
   }
 
@@ -178,7 +179,7 @@ class PotentiometerWayTest {
   @Test
   void anAnalogReferenceTakesThePotentiometersPlaceAndLeavesItsInput() {
     Project project = Locals.potentiometer("terminal-drive-4kw");
-    Project analog = Lines.with(project, LinkKind.ANALOG_REFERENCE);
+    Project analog = Lines.with(project, Links.ANALOG_REFERENCE);
     var reference = analog.axes().get(0).reference();
     assertThat(reference.local()).isNull();
     assertThat(reference.input()).isNotEqualTo(project.axes().get(0).reference().input());

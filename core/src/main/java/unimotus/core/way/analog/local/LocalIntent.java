@@ -1,0 +1,67 @@
+package unimotus.core.way.analog.local;
+
+import java.util.List;
+import java.util.function.BiConsumer;
+import unimotus.core.link.Draft;
+import unimotus.core.link.LinkChoice;
+import unimotus.core.link.LinkGroup;
+import unimotus.core.link.LinkIntent;
+
+/** How a speed that is set at the drive is wired. */
+enum LocalIntent implements LinkIntent {
+  POTENTIOMETER(
+      "Local potentiometer",
+      "on the drive's own 10 V",
+      List.of(LinkChoice.ONLY),
+      (draft, choice) -> LocalLinks.potentiometer(draft)),
+  KEYPAD(
+      "Keypad",
+      "the speed is entered at the drive, nothing is wired",
+      List.of(LinkChoice.ONLY),
+      (draft, choice) -> LocalLinks.keypad(draft)),
+  HAND_OFF_AUTO(
+      "Hand – Off – Auto",
+      "selector and local potentiometer",
+      List.of(
+          new LinkChoice(LocalLinks.DELAYED, "start with a delay, which Hand always reaches"),
+          new LinkChoice("plain", "plain start, which races the stop contact")),
+      (draft, choice) -> LocalLinks.handOffAuto(draft, choice.key().equals(LocalLinks.DELAYED)));
+
+  private final String label;
+  private final String hint;
+  private final List<LinkChoice> choices;
+  private final BiConsumer<Draft, LinkChoice> wiring;
+
+  LocalIntent(
+      String label, String hint, List<LinkChoice> choices, BiConsumer<Draft, LinkChoice> wiring) {
+    this.label = label;
+    this.hint = hint;
+    this.choices = choices;
+    this.wiring = wiring;
+  }
+
+  @Override
+  public LinkGroup group() {
+    return LinkGroup.REFERENCE;
+  }
+
+  @Override
+  public String label() {
+    return label;
+  }
+
+  @Override
+  public String hint() {
+    return hint;
+  }
+
+  @Override
+  public List<LinkChoice> choices() {
+    return choices;
+  }
+
+  @Override
+  public void wire(Draft draft, LinkChoice choice) {
+    wiring.accept(draft, choice);
+  }
+}
