@@ -10,26 +10,21 @@ module unimotus.core {
   requires static transitive org.jspecify;
   requires ejml.core;
   requires ejml.dsparse;
-  requires java.measure;
-  requires tech.units.indriya;
 
   exports unimotus.core.analog;
   exports unimotus.core.bench;
   exports unimotus.core.calc;
-  exports unimotus.core.circuit;
   exports unimotus.core.derivation;
   exports unimotus.core.detective;
-  exports unimotus.core.discrete;
   exports unimotus.core.fieldbus;
   exports unimotus.core.finding;
-  exports unimotus.core.identity;
   exports unimotus.core.link;
   exports unimotus.core.machine;
   exports unimotus.core.motion;
   exports unimotus.core.motor;
   exports unimotus.core.path;
-  exports unimotus.core.power;
   exports unimotus.core.profile;
+  exports unimotus.core.program;
   exports unimotus.core.proof;
   exports unimotus.core.quantity;
   exports unimotus.core.review;

@@ -54,6 +54,27 @@ class LayeringTest {
           .dependOnClassesThat()
           .resideInAnyPackage("javafx..", "java.awt..", "javax.swing..");
 
+  /** What the core's module description does not export: its own matter. */
+  @ArchTest
+  static final ArchRule THE_CORE_KEEPS_ITS_OWN =
+      noClasses()
+          .that()
+          .resideInAnyPackage(
+              "unimotus.formats..",
+              "unimotus.devices..",
+              "unimotus.workbench..",
+              "unimotus.cli..",
+              "unimotus.desktop..")
+          .should()
+          .dependOnClassesThat()
+          .resideInAnyPackage(
+              "unimotus.core.circuit..",
+              "unimotus.core.discrete..",
+              "unimotus.core.identity..",
+              "unimotus.core.power..",
+              "unimotus.core.integrity..",
+              "unimotus.core.way.*..");
+
   @ArchTest
   static final ArchRule CORE_IS_PURE =
       noClasses()

@@ -15,6 +15,10 @@ import unimotus.core.bench.Bench;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.bench.Scenario;
 import unimotus.core.bench.Trace;
+import unimotus.core.dryrun.DryRun;
+import unimotus.core.dryrun.DryRunner;
+import unimotus.core.dryrun.DrySchedule;
+import unimotus.core.dryrun.DrySchedules;
 import unimotus.core.motion.RampFormulas;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorFormulas;
@@ -39,20 +43,39 @@ public class DryRunBenchmark {
 
   private BenchSetup setup;
   private Scenario scenario;
+  private AxisReview drum;
+  private DrySchedule ready;
 
   /** The demo's rinse drum. */
   @Setup
   public void build() {
-    AxisReview drum =
-        LineReview.of(Demo.project(), SheetLibrary.catalogue()).axis("rinse-drum").orElseThrow();
+    drum = LineReview.of(Demo.project(), SheetLibrary.catalogue()).axis("rinse-drum").orElseThrow();
     setup = BenchSetup.of(drum.assembly(), drum.path());
     scenario = Scenario.runAndStop(25, 30, SECONDS);
+    ready = DrySchedules.of(drum.assembly(), drum.path()).get(0);
   }
 
   /** The bench as the program uses it. */
   @Benchmark
   public Trace bench() {
     return Bench.run(setup, scenario);
+  }
+
+  /** Through the wires: a start and a stop, and nothing changed for the rest of the minute. */
+  @Benchmark
+  public DryRun throughTheWires() {
+    return wired(SECONDS);
+  }
+
+  /** The same with ten more minutes in which nothing changes. */
+  @Benchmark
+  public DryRun throughTheWiresTenMinutesMore() {
+    return wired(11 * SECONDS);
+  }
+
+  private DryRun wired(double seconds) {
+    DrySchedule schedule = new DrySchedule(ready.name(), ready.events(), seconds);
+    return DryRunner.run(drum.assembly(), drum.path(), drum.beside(), schedule, () -> false);
   }
 
   /** The bare loop: same torque law, same load, same five channels, no states, no scenario. */

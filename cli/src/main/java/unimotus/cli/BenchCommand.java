@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -140,7 +141,7 @@ final class BenchCommand implements Callable<Integer> {
                     .printf("%8.3f to %.3f s  %s%n", s.fromSeconds(), s.toSeconds(), s.state()));
   }
 
-  private static Map<String, Object> map(Strip strip) {
+  private static Map<String, @Nullable Object> map(Strip strip) {
     return Output.map(
         "label",
         strip.label(),
@@ -150,7 +151,7 @@ final class BenchCommand implements Callable<Integer> {
             .toList());
   }
 
-  private static Map<String, Object> map(DryRun.Note note) {
+  private static Map<String, @Nullable Object> map(DryRun.Note note) {
     return Output.map("seconds", note.atSeconds(), "text", note.text());
   }
 }

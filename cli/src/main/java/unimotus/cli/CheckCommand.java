@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import unimotus.core.finding.Finding;
@@ -43,7 +44,7 @@ final class CheckCommand implements Callable<Integer> {
     output.text().println("    from: " + finding.rule().source());
   }
 
-  private static Map<String, Object> map(Finding finding) {
+  private static Map<String, @Nullable Object> map(Finding finding) {
     return Output.map(
         "code", finding.rule().code(),
         "severity", finding.severity().name().toLowerCase(Locale.ROOT),

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -152,7 +153,7 @@ final class DiagnoseCommand implements Callable<Integer> {
     }
   }
 
-  private static Map<String, Object> map(Diagnosis diagnosis) {
+  private static Map<String, @Nullable Object> map(Diagnosis diagnosis) {
     NextMeasurement next = diagnosis.next();
     return Output.map(
         "causes",
@@ -169,7 +170,7 @@ final class DiagnoseCommand implements Callable<Integer> {
                 next.outlook()));
   }
 
-  private static Map<String, Object> map(Suspicion suspicion) {
+  private static Map<String, @Nullable Object> map(Suspicion suspicion) {
     return Output.map(
         "cause", word(suspicion.cause()),
         "second", suspicion.second() == null ? null : word(suspicion.second()),

@@ -6,6 +6,8 @@ import com.fasterxml.jackson.databind.SerializationFeature;
 import java.io.PrintWriter;
 import java.util.LinkedHashMap;
 import java.util.Map;
+import java.util.Objects;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
@@ -38,11 +40,13 @@ final class Output {
   }
 
   /** A map in the order given; numbers that are not finite become null, as JSON has none such. */
-  static Map<String, Object> map(Object... pairs) {
-    Map<String, Object> map = new LinkedHashMap<>();
+  static Map<String, @Nullable Object> map(@Nullable Object... pairs) {
+    Map<String, @Nullable Object> map = new LinkedHashMap<>();
     for (int i = 0; i < pairs.length; i += 2) {
       Object value = pairs[i + 1];
-      map.put((String) pairs[i], value instanceof Double d && !Double.isFinite(d) ? null : value);
+      map.put(
+          (String) Objects.requireNonNull(pairs[i], "a key"),
+          value instanceof Double d && !Double.isFinite(d) ? null : value);
     }
     return map;
   }

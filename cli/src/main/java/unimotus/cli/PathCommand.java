@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -74,7 +75,7 @@ final class PathCommand implements Callable<Integer> {
     return 0;
   }
 
-  private static Map<String, Object> map(PathPoint point) {
+  private static Map<String, @Nullable Object> map(PathPoint point) {
     return Output.map(
         "station", point.station().key(),
         "value", point.value(),

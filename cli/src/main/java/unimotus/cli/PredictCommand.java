@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -123,7 +124,7 @@ final class PredictCommand implements Callable<Integer> {
             r -> output.text().printf("  a reading of %s answers none of these%n", r.prediction()));
   }
 
-  private static Map<String, Object> map(Verdict verdict, SignalPath path) {
+  private static Map<String, @Nullable Object> map(Verdict verdict, SignalPath path) {
     Prediction prediction = verdict.prediction();
     Expectation expectation = prediction.expectation();
     boolean amount = expectation instanceof Expectation.Amount;

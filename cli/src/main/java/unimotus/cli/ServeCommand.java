@@ -5,6 +5,7 @@ import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -141,7 +142,7 @@ final class ServeCommand implements Callable<Integer> {
     output.text().flush();
   }
 
-  private static Map<String, Object> document(RegisterEntry entry) {
+  private static Map<String, @Nullable Object> document(RegisterEntry entry) {
     return Output.map(
         "name",
         entry.name(),

@@ -166,7 +166,7 @@ final class SettingsCommand implements Callable<Integer> {
     return value == null ? "not read" : SettingText.of(setting, value);
   }
 
-  private Map<String, Object> document(
+  private Map<String, @Nullable Object> document(
       Journey journey, Habits habits, List<SettingComparison.Row> differences) {
     return Output.map(
         "steps",
@@ -194,7 +194,7 @@ final class SettingsCommand implements Callable<Integer> {
             .toList());
   }
 
-  private static Map<String, Object> step(Journey journey, EntryStep step) {
+  private static Map<String, @Nullable Object> step(Journey journey, EntryStep step) {
     DerivedSetting derived = journey.derived().get(step.setting().code());
     return Output.map(
         "number", step.number(),

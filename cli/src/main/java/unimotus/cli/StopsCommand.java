@@ -197,7 +197,7 @@ final class StopsCommand implements Callable<Integer> {
     return QuantityFormat.PLAIN.text(value, unit);
   }
 
-  private static Map<String, Object> map(JudgedStop judged, @Nullable Told told) {
+  private static Map<String, @Nullable Object> map(JudgedStop judged, @Nullable Told told) {
     StopVerdict verdict = judged.verdict();
     StopCircuit circuit = judged.circuit();
     Optional<StopTimeline> timeline = Optional.ofNullable(told).map(t -> t.times().sound());
@@ -236,7 +236,7 @@ final class StopsCommand implements Callable<Integer> {
     return Double.isFinite(value) ? value : null;
   }
 
-  private static Map<String, Object> map(FaultResult result) {
+  private static Map<String, @Nullable Object> map(FaultResult result) {
     return Output.map(
         "fault", result.last().text(),
         "shows", result.detection().label(),

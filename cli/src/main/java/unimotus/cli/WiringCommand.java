@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
@@ -45,12 +46,12 @@ final class WiringCommand implements Callable<Integer> {
     return table.deviating().isEmpty() ? 0 : 1;
   }
 
-  private static Map<String, Object> map(TruthTable.Row row) {
+  private static Map<String, @Nullable Object> map(TruthTable.Row row) {
     List<Object> inputs = new ArrayList<>();
     row.cells()
         .forEach(
             (ref, cell) -> {
-              Map<String, Object> one = new LinkedHashMap<>();
+              Map<String, @Nullable Object> one = new LinkedHashMap<>();
               InputReading reading = cell.reading();
               one.put("input", ref.toString());
               one.put("volts", reading == null ? null : reading.volts());
@@ -74,7 +75,10 @@ final class WiringCommand implements Callable<Integer> {
         reading == null
             ? "no solution"
             : String.format(
-                Locale.ROOT, "%6.2f V %6.2f mA", reading.volts(), reading.amperes() * 1000);
+                Locale.ROOT,
+                "%6.2f V %6.2f mA",
+                rounded(reading.volts()),
+                rounded(reading.amperes() * 1000));
     Boolean meant = cell.meant();
     output
         .text()
@@ -84,5 +88,10 @@ final class WiringCommand implements Callable<Integer> {
             seen,
             cell.level().label(),
             meant == null ? "" : cell.deviates() ? "NOT as meant" : "as meant");
+  }
+
+  /** To hundredths, and no nought with a minus. */
+  private static double rounded(double value) {
+    return Math.rint(value * 100) / 100 + 0.0;
   }
 }

@@ -10,6 +10,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
+import unimotus.core.profile.WordBit;
 import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
@@ -70,7 +71,7 @@ final class WordCommand implements Callable<Integer> {
     WordProfile words = inMode();
     int shown = Words.parse(status);
     Optional<WordState> state = words.shown(shown);
-    List<String> bits = WordMachine.names(words.statusBits(), shown);
+    List<String> bits = WordBit.names(words.statusBits(), shown);
     List<Step> way =
         want == null || state.isEmpty()
             ? List.of()
@@ -89,7 +90,7 @@ final class WordCommand implements Callable<Integer> {
               "told",
               words.mode().told(shown).orElse(null),
               "control",
-              WordMachine.names(words.controlBits(), Words.parse(control)),
+              WordBit.names(words.controlBits(), Words.parse(control)),
               "afterwards",
               starts() ? words.mode().afterwards() : "",
               "send",

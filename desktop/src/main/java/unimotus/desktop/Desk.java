@@ -34,6 +34,7 @@ import unimotus.workbench.Progress;
 import unimotus.workbench.Session;
 import unimotus.workbench.StopProof;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.find.Target;
 
 /**
  * What all views share: the session, the axis and the station looked at, the reader's preferences,
@@ -255,6 +256,29 @@ public final class Desk {
       refresh();
     } else {
       step.set(there);
+    }
+  }
+
+  /** Goes to where something of the line is looked at. */
+  public void goTo(Target target) {
+    if (target instanceof Target.Station at) {
+      show(at.axis(), at.step());
+    } else if (target instanceof Target.Setting at) {
+      aimAt(at.axis(), WorkStep.SET_UP, at.place());
+    } else if (target instanceof Target.OnBoard at) {
+      aimAt(at.axis(), WorkStep.WIRE, at.sought());
+    } else if (target instanceof Target.Mending at) {
+      axisId.set(at.axis());
+      goTo(at.finding());
+    }
+  }
+
+  private void aimAt(String axis, WorkStep there, String place) {
+    aim = place;
+    if (axis.equals(axisId.get()) && step.get() == there) {
+      refresh();
+    } else {
+      show(axis, there);
     }
   }
 

@@ -6,6 +6,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
 import java.util.concurrent.atomic.AtomicReference;
@@ -64,7 +65,7 @@ public final class DesktopApp extends Application {
     Scene scene = new Scene(shell, WIDTH, HEIGHT);
     Look.wear(scene);
     stage.setScene(scene);
-    stage.setTitle("Unimotus");
+    stage.titleProperty().bind(shell.title());
     openWanted(arguments, desk);
     if (!LEFT_OUT.isEmpty()) {
       desk.refuse(String.join("; ", LEFT_OUT));
@@ -119,7 +120,9 @@ public final class DesktopApp extends Application {
             unsaved ->
                 // Later, so that the window has settled on the file that was opened.
                 Platform.runLater(
-                    () -> shell.offerUnsaved(unsaved, () -> own.get().letGo(unsaved))));
+                    () ->
+                        shell.offerUnsaved(
+                            unsaved, () -> Objects.requireNonNull(own.get()).letGo(unsaved))));
     own.set(keeper);
     stage.setOnCloseRequest(
         e -> {

@@ -2,7 +2,11 @@ package unimotus.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import javafx.event.ActionEvent;
 import javafx.scene.control.Label;
+import javafx.scene.control.Menu;
+import javafx.scene.control.MenuButton;
+import javafx.scene.control.TextField;
 import org.junit.jupiter.api.Test;
 import unimotus.core.link.LinkPlanner;
 import unimotus.core.link.LinkRequest;
@@ -126,5 +130,32 @@ class LocalWindowTest extends WindowTest {
     waitUntil(() -> lookup("#run-notes").<Label>query().getText().contains("power lost"));
     click(this, "#run-shaft");
     waitUntil(() -> lookup("#run-notes").<Label>query().getText().isEmpty());
+  }
+
+  /** A run from events that are chosen, a wire among them that opens, without writing a word. */
+  @Test
+  void eventsAreChosenAndPlayed() throws Exception {
+    open("drying-fan", WorkStep.DRY_RUN);
+    click(this, "#run-wires");
+    settle();
+    chooseEvent("number-1458.0");
+    chooseEvent("on-controller-1-RO0");
+    chooseEvent("power-off");
+    assertThat(lookup("#own-scenario").<TextField>query().getText())
+        .isEqualTo("0 number 1458.0; 2 on controller-1:RO0; 4 power off");
+    interact(() -> lookup("#own-scenario").<TextField>query().fireEvent(new ActionEvent()));
+    waitUntil(() -> lookup("#run-notes").<Label>query().getText().contains("power lost"));
+  }
+
+  private void chooseEvent(String event) {
+    MenuButton menu = lookup("#add-event").query();
+    interact(
+        () ->
+            menu.getItems().stream()
+                .flatMap(g -> ((Menu) g).getItems().stream())
+                .filter(i -> i.getId().equals("event-" + event))
+                .findFirst()
+                .orElseThrow()
+                .fire());
   }
 }

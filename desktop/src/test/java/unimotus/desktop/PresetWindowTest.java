@@ -46,7 +46,7 @@ class PresetWindowTest extends WindowTest {
 
   @Test
   void anAxisWithOneChainHasNothingToChoose() {
-    open("rinse-drum", WorkStep.MAP);
+    open("header-pump", WorkStep.MAP);
     assertThat(lookup("#path-chain-main").tryQuery()).isEmpty();
   }
 

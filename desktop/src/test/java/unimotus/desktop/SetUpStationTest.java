@@ -148,11 +148,28 @@ class SetUpStationTest extends WindowTest {
     assertThat(shows("I70: rewritten by A01")).isTrue();
     press("#order-proposed");
     assertThat(shows("Everything stands as designed")).isTrue();
-    interact(() -> lookup("#down-6").query().requestFocus());
-    push(KeyCode.CONTROL, KeyCode.DOWN);
-    push(KeyCode.CONTROL, KeyCode.DOWN);
+    int macro = placeOf("A01");
+    int wiped = placeOf("I70");
+    assertThat(macro).isLessThan(wiped);
+    interact(() -> lookup("#down-" + macro).query().requestFocus());
+    for (int at = macro; at < wiped; at++) {
+      push(KeyCode.CONTROL, KeyCode.DOWN);
+    }
     settle();
     assertThat(shows("I70: rewritten by A01")).as("moved by keyboard").isTrue();
+  }
+
+  /** Where a setting stands in the rehearsal, the first at 0. */
+  private int placeOf(String code) {
+    return lookup(
+            (javafx.scene.Node n) ->
+                n instanceof javafx.scene.control.Label label
+                    && label.getText().matches("\\d+  " + code + " .*"))
+        .<javafx.scene.control.Label>queryAll()
+        .stream()
+        .map(l -> Integer.parseInt(l.getText().split(" ", 2)[0]) - 1)
+        .findFirst()
+        .orElseThrow();
   }
 
   @Test

@@ -144,6 +144,7 @@ class WireStationTest extends WindowTest {
   @Test
   void aTerminalIsSwitchedByItsSign() {
     at("rinse-drum");
+    turnToAuto();
     clickOn(lookup("#terminal-controller-1-DO1").lookup(".switch").<Region>query());
     settle();
     assertThat(styles("#wire-w2")).contains("carries");
@@ -154,6 +155,7 @@ class WireStationTest extends WindowTest {
   @Test
   void theMeterReadsCurrentAndContinuityAndWarnsOfFloatingPoints() {
     at("rinse-drum");
+    turnToAuto();
     keyOn("controller-1-DO0", KeyCode.SPACE);
     keyOn("controller-1-DO0", KeyCode.W);
     click(this, "#meter-milliamps");
@@ -161,7 +163,7 @@ class WireStationTest extends WindowTest {
     keyOn("controller-1-DO0", KeyCode.R);
     keyOn("drum-drive-DI1", KeyCode.B);
     click(this, "#meter-ohms");
-    assertThat(reading()).startsWith("0.4").endsWith("Ω");
+    assertThat(reading()).as("wires and the selector's contact").startsWith("0.5").endsWith("Ω");
     assertThat(shows("It sounds")).isTrue();
     keyOn("controller-1-RO1", KeyCode.B);
     click(this, "#meter-volts");
@@ -209,16 +211,34 @@ class WireStationTest extends WindowTest {
 
   @Test
   void anEndIsMovedByKeyboardAndTheReviewSaysWhatItDid() {
-    at("rinse-drum");
-    keyOn("controller-1-DO0", KeyCode.W);
-    keyOn("drum-drive-DI3", KeyCode.M);
-    assertThat(project().wires().get(0).to().terminal()).isEqualTo("DI3");
+    at("header-pump");
+    keyOn("controller-1-DO2", KeyCode.W);
+    keyOn("pump-drive-X2", KeyCode.M);
+    assertThat(endOfTheRunWire()).isEqualTo("X2");
     assertThat(desk.review().orElseThrow().findings())
         .extracting((Finding f) -> f.rule().code())
         .contains("DIS-006");
     push(KeyCode.CONTROL, KeyCode.Z);
     settle();
-    assertThat(project().wires().get(0).to().terminal()).isEqualTo("DI1");
+    assertThat(endOfTheRunWire()).isEqualTo("X1");
+  }
+
+  private String endOfTheRunWire() {
+    return project().wires().stream()
+        .filter(w -> w.from().toString().equals("controller-1:DO2"))
+        .findFirst()
+        .orElseThrow()
+        .to()
+        .terminal();
+  }
+
+  /** The drum's outputs reach its drive in Auto alone. */
+  @SuppressWarnings("unchecked")
+  private void turnToAuto() {
+    javafx.scene.control.ComboBox<String> selector =
+        lookup("#position-rinse-drum-selector").query();
+    interact(() -> selector.setValue("auto"));
+    settle();
   }
 
   @Test

@@ -42,11 +42,6 @@ public final class Edits {
     return onAxis("rename axis", axisId, a -> a.withName(name));
   }
 
-  /** Removes an axis with its readings and the drive and motor only it used. */
-  public static Edit removeAxis(Axis axis) {
-    return new Edit("remove " + axis.name(), p -> p.withoutAxis(axis.id()));
-  }
-
   /** Gives an axis a controller of a class; one of that class already in the line is shared. */
   public static Edit chooseController(String axisId, ControllerSheet sheet) {
     return new Edit(

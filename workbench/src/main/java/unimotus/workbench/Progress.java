@@ -4,6 +4,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
@@ -41,6 +42,11 @@ public record Progress(
   /** Takes a copy. */
   public Progress {
     states = Map.copyOf(states);
+  }
+
+  /** The state of a station. */
+  public State state(WorkStep step) {
+    return Objects.requireNonNull(states.get(step), step::name);
   }
 
   /**

@@ -9,7 +9,7 @@ import unimotus.core.proof.ReadableLink;
 import unimotus.core.proof.SetPoint;
 
 /** The dry-runs that are offered for every axis, as long as its ramps ask for. */
-public final class Scenarios {
+final class Scenarios {
   private static final double SETTLE_SECONDS = 3;
   private static final double MOST_SECONDS = 600;
 

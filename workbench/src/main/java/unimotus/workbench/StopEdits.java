@@ -3,6 +3,7 @@ package unimotus.workbench;
 import java.util.ArrayList;
 import java.util.List;
 import unimotus.core.link.StopLinks;
+import unimotus.core.link.StopRemoval;
 import unimotus.core.link.StopRequest;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.SafetyNote;
@@ -32,7 +33,7 @@ public final class StopEdits {
    */
   static Project rebuilt(
       Project project, SheetCatalogue sheets, StopFunction stop, StopRequest request) {
-    Project bare = StopLinks.removed(project, sheets, stop);
+    Project bare = StopRemoval.removed(project, sheets, stop);
     Project next = StopLinks.plan(bare, sheets, request).project();
     List<StopFunction> kept = bare.stops();
     StopFunction made =
@@ -45,7 +46,7 @@ public final class StopEdits {
 
   /** Removes a stop with the panel parts it is made of. */
   public static Edit remove(SheetCatalogue sheets, StopFunction stop) {
-    return new Edit("remove stop " + stop.name(), p -> StopLinks.removed(p, sheets, stop));
+    return new Edit("remove stop " + stop.name(), p -> StopRemoval.removed(p, sheets, stop));
   }
 
   /** Calls a stop by another name. */

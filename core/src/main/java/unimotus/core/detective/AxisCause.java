@@ -92,6 +92,11 @@ public enum AxisCause implements Cause {
       2,
       "Speeds right, coasting takes longer or shorter by one ratio.",
       "Correct inertia and friction of the load by the coast; then look at stops and ramps again."),
+  OUTPUT_OTHERWISE(
+      "Analog output of the drive is set otherwise",
+      1.5,
+      "Speeds right, one output of the drive off at rest or by one ratio: meaning, full scale or range.",
+      "Read meaning, full scale and range of the output on the drive, and its switch."),
   NOT_EXPLAINED(
       "Not explained by any known cause",
       1,

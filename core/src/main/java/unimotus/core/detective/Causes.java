@@ -91,6 +91,7 @@ final class Causes {
       case SLIP -> ofMotor(path.motor().sagging());
       case RAMP_TIME -> rampTime();
       case LOAD_OTHERWISE -> load();
+      case OUTPUT_OTHERWISE -> OutputCauses.variants(path, clues);
       case NOT_EXPLAINED -> List.of();
       case DRIVE_SPAN -> ofTheLink(cause);
     };

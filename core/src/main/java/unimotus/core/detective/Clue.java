@@ -6,6 +6,7 @@ import unimotus.core.machine.Reading;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
+import unimotus.core.proof.OutputPredictions;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
@@ -32,7 +33,8 @@ public record Clue(Prediction prediction, Reading reading) {
     return prediction.key().equals(Predictor.DIRECTION)
         || Predictor.PERMISSION_KEYS.contains(prediction.key())
         || prediction.key().equals(Predictor.RUN_VOLTS)
-        || Predictor.TIME_KEYS.contains(prediction.key());
+        || Predictor.TIME_KEYS.contains(prediction.key())
+        || OutputPredictions.isOf(prediction.key());
   }
 
   boolean isNumber() {
@@ -53,10 +55,14 @@ public record Clue(Prediction prediction, Reading reading) {
   /** The amount that would be measured under a variant. */
   static double amountUnder(Prediction prediction, Variant variant) {
     Station station = prediction.station();
-    return station == null
-        ? ((Expectation.Amount) prediction.expectation()).value()
-            * variant.scaled().getOrDefault(prediction.key(), 1.0)
-        : variant.path().value(station, prediction.number());
+    if (station != null) {
+      return variant.path().value(station, prediction.number());
+    }
+    Double told = variant.amounts().get(prediction.key());
+    return told != null
+        ? told
+        : ((Expectation.Amount) prediction.expectation()).value()
+            * variant.scaled().getOrDefault(prediction.key(), 1.0);
   }
 
   /** Half the width of the band that agrees. */

@@ -13,18 +13,32 @@ import unimotus.core.path.SignalPath;
  * @param words what would be observed instead of what is expected, by the prediction's key
  * @param scaled factors on expected amounts that are not on the path, such as times, by the
  *     prediction's key
+ * @param amounts amounts that would be measured instead, of predictions that are not on the path,
+ *     by the prediction's key; they go before the factors
  */
 public record Variant(
     String text,
     SignalPath path,
     boolean fitted,
     Map<String, String> words,
-    Map<String, Double> scaled) {
+    Map<String, Double> scaled,
+    Map<String, Double> amounts) {
 
   /** Takes a copy. */
   public Variant {
     words = Map.copyOf(words);
     scaled = Map.copyOf(scaled);
+    amounts = Map.copyOf(amounts);
+  }
+
+  /** A variant that gives no amount of its own beside the path. */
+  public Variant(
+      String text,
+      SignalPath path,
+      boolean fitted,
+      Map<String, String> words,
+      Map<String, Double> scaled) {
+    this(text, path, fitted, words, scaled, Map.of());
   }
 
   /** A variant with given numbers. */
@@ -55,6 +69,8 @@ public record Variant(
         text.isEmpty() || other.text.isEmpty() ? text + other.text : text + "; " + other.text;
     Map<String, Double> times = new HashMap<>(scaled);
     times.putAll(other.scaled);
-    return new Variant(joined, other.path, fitted || other.fitted, both, times);
+    Map<String, Double> told = new HashMap<>(amounts);
+    told.putAll(other.amounts);
+    return new Variant(joined, other.path, fitted || other.fitted, both, times, told);
   }
 }

@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Stream;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
@@ -12,6 +13,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.PlacedPart;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.wiring.Level;
@@ -25,19 +27,37 @@ import unimotus.core.wiring.TruthTable;
  * (common practice).
  *
  * @param selector id of the selector
- * @param start the start input Hand closes
- * @param delayed whether that input takes a start with a delay
+ * @param input the input Hand closes that starts the motor
+ * @param start what that input takes
  * @param requested whether Hand closes a manual-request input as well
  * @param owner the port the drive's settings give the manual request to
  */
 public record HandMode(
-    String selector, TerminalRef start, boolean delayed, boolean requested, Option owner) {
+    String selector, TerminalRef input, Start start, boolean requested, Option owner) {
   /** Turns the start race is played for. */
   public static final int TURNS = 1000;
 
   private static final double DELAY_SECONDS = 0.2;
   private static final long SEED = 1;
   private static final String HAND = "hand";
+
+  /** What starts the motor in Hand. */
+  public enum Start {
+    /** A latched start that is looked at together with the stop. */
+    PLAIN(Meaning.START, "start"),
+    /** A latched start that is looked at a little later. */
+    DELAYED(Meaning.START_DELAYED, "start"),
+    /** A contact that stays closed. */
+    MAINTAINED(Meaning.RUN_FORWARD, "run");
+
+    private final Meaning meaning;
+    private final String word;
+
+    Start(Meaning meaning, String word) {
+      this.meaning = meaning;
+      this.word = word;
+    }
+  }
 
   /** What Hand does on an axis, one a selector that starts in Hand; possibly empty. */
   public static List<HandMode> of(AxisAssembly axis, TruthTable table) {
@@ -63,18 +83,30 @@ public record HandMode(
 
   private static Optional<HandMode> of(AxisAssembly axis, String selector, TruthTable.Row hand) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    Optional<TerminalRef> plain = on(axis, settings, hand, "start");
-    Optional<TerminalRef> delayed = on(axis, settings, hand, "start-delayed");
-    return plain
-        .or(() -> delayed)
-        .map(
-            start ->
-                new HandMode(
-                    selector,
-                    start,
-                    plain.isEmpty(),
-                    on(axis, settings, hand, "manual-request").isPresent(),
-                    settings.option(SettingRole.MANUAL_OWNER, Option.TERMINALS)));
+    boolean twoWire = settings.is(SettingRole.CONTROL_WIRING, Option.TWO_WIRE, Option.TWO_WIRE);
+    return Stream.of(Start.values())
+        .filter(s -> s != Start.MAINTAINED || twoWire)
+        .flatMap(
+            s ->
+                on(axis, settings, hand, s.meaning.word())
+                    .map(input -> of(axis, settings, selector, input, s, hand))
+                    .stream())
+        .findFirst();
+  }
+
+  private static HandMode of(
+      AxisAssembly axis,
+      EffectiveSettings settings,
+      String selector,
+      TerminalRef input,
+      Start start,
+      TruthTable.Row hand) {
+    return new HandMode(
+        selector,
+        input,
+        start,
+        on(axis, settings, hand, Meaning.MANUAL_REQUEST.word()).isPresent(),
+        settings.option(SettingRole.MANUAL_OWNER, Option.TERMINALS));
   }
 
   private static Optional<TerminalRef> on(
@@ -92,13 +124,16 @@ public record HandMode(
 
   /** How many of {@value #TURNS} turns to Hand start the motor, by the race of its contacts. */
   public int startsOfThousand() {
-    return StartRace.usual(delayed ? DELAY_SECONDS : 0).starts(TURNS, new Random(SEED));
+    return start == Start.MAINTAINED
+        ? TURNS
+        : StartRace.usual(start == Start.DELAYED ? DELAY_SECONDS : 0)
+            .starts(TURNS, new Random(SEED));
   }
 
   /** What is wrong with it; possibly empty. */
   List<Finding> findings(String axisId) {
     List<Finding> found = new ArrayList<>();
-    if (!delayed) {
+    if (start == Start.PLAIN) {
       found.add(
           finding(
               axisId,
@@ -115,7 +150,7 @@ public record HandMode(
               Rule.HAND_REFERENCE,
               requested
                   ? "Hand closes the manual request, but the drive gives it to the " + owner.word()
-                  : "Hand closes start, but no manual-request input",
+                  : "Hand closes %s, but no manual-request input".formatted(start.word),
               "The motor starts in Hand and follows another reference than the potentiometer at the machine.",
               requested
                   ? "Give the manual request back to the terminals before Hand is used."
@@ -128,7 +163,7 @@ public record HandMode(
     return new Finding(
         Severity.WARNING,
         rule,
-        "axis/%s/%s/%s".formatted(axisId, start.device(), start.terminal()),
+        "axis/%s/%s/%s".formatted(axisId, input.device(), input.terminal()),
         seen,
         why,
         remedy);

@@ -24,6 +24,9 @@ final class LoadChecks {
   private final TruthTable table;
   private final Map<String, Finding> found = new LinkedHashMap<>();
 
+  /** The most that each contact switches in any state, in amperes. */
+  private final Map<TerminalRef, Double> switched = new LinkedHashMap<>();
+
   private LoadChecks(AxisAssembly axis, TruthTable table) {
     this.axis = axis;
     this.table = table;
@@ -39,6 +42,7 @@ final class LoadChecks {
       }
       installation.devices().forEach(d -> checks.loads(row, d));
     }
+    installation.devices().forEach(checks::filmed);
     installation.devices().forEach(d -> SupplyChecks.mains(d).ifPresent(checks::add));
     return List.copyOf(checks.found.values());
   }
@@ -76,18 +80,28 @@ final class LoadChecks {
     }
   }
 
+  /** A contact that lies behind an output carries next to nothing while that is off. */
+  private void filmed(PlacedDevice device) {
+    for (Terminal terminal : device.sheet().terminals()) {
+      TerminalRef ref = device.ref(terminal.id());
+      double amperes = switched.getOrDefault(ref, 0.0);
+      double least = terminal.figure(Figure.LEAST_AMPERES);
+      if (amperes > NOTHING_AMPERES && amperes < least) {
+        add(
+            Severity.WARNING,
+            Rule.CONTACT_LOAD,
+            ref,
+            "contact %s switches %s, less than the %s that keep it clean"
+                .formatted(ref, milliamps(amperes), milliamps(least)),
+            "The contact films over and in time no longer makes.",
+            "Use a contact for small signals, or a resistor that adds load.");
+      }
+    }
+  }
+
   private void contact(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
-    double least = terminal.figure(Figure.LEAST_AMPERES);
-    if (amperes > NOTHING_AMPERES && amperes < least) {
-      add(
-          Severity.WARNING,
-          Rule.CONTACT_LOAD,
-          ref,
-          "contact %s switches %s, less than the %s that keep it clean"
-              .formatted(ref, milliamps(amperes), milliamps(least)),
-          "The contact films over and in time no longer makes.",
-          "Use a contact for small signals, or a resistor that adds load.");
-    } else if (amperes > terminal.figure(Figure.LIMIT_AMPERES)) {
+    switched.merge(ref, amperes, Math::max);
+    if (amperes > terminal.figure(Figure.LIMIT_AMPERES)) {
       add(
           Severity.ERROR,
           Rule.SHORT_CIRCUIT,

@@ -18,7 +18,7 @@ import java.util.random.RandomGenerator;
  * @param scanSeconds how often the drive looks at its inputs
  * @param delaySeconds delay of the start input, 0 for a plain one
  */
-public record StartRace(
+record StartRace(
     double skewSeconds,
     double bounceSeconds,
     double filterSeconds,

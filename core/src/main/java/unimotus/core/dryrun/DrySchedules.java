@@ -68,20 +68,28 @@ public final class DrySchedules {
         .findFirst();
   }
 
-  /** Off, Hand, Off, Hand again, Auto with a command of the network. */
+  /** Off, Hand, Off, Hand again, Auto with a command of the program or the network. */
   private void inTurn(String selector) {
-    made.add(
-        new DrySchedule(
-            "selector in turn",
+    List<DrySchedule.Event> events =
+        new ArrayList<>(
             List.of(
                 at(0, new Change.Commanded(full)),
                 at(1, new Change.Moved(selector, HAND)),
                 at(1 + stage, new Change.Moved(selector, OFF)),
                 at(1 + 2 * stage, new Change.Moved(selector, HAND)),
-                at(1 + 3 * stage, new Change.Moved(selector, AUTO)),
-                at(1 + 4 * stage, new Change.Asked(1)),
-                at(1 + 5 * stage, new Change.Asked(0))),
-            2 + 6 * stage));
+                at(1 + 3 * stage, new Change.Moved(selector, AUTO))));
+    List<Condition> outputs =
+        start().orElse(List.of()).stream()
+            .filter(c -> c.device().equals(axis.controller().id()))
+            .toList();
+    if (outputs.isEmpty()) {
+      events.add(at(1 + 4 * stage, new Change.Asked(1)));
+      events.add(at(1 + 5 * stage, new Change.Asked(0)));
+    } else {
+      done(outputs, 1 + 4 * stage, events);
+      undone(outputs, 1 + 5 * stage, events);
+    }
+    made.add(new DrySchedule("selector in turn", events, 2 + 6 * stage));
   }
 
   /** What starts the motor: a contact or an output that is meant to; else the network. */

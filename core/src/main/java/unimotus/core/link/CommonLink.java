@@ -57,31 +57,17 @@ public enum CommonLink implements LinkIntent {
       "contact that opens when hot, to the controller",
       PanelLinks::motorTemperature);
 
-  private final LinkGroup group;
-  private final String label;
-  private final String hint;
+  private final Account account;
   private final Consumer<Draft> wiring;
 
   CommonLink(LinkGroup group, String label, String hint, Consumer<Draft> wiring) {
-    this.group = group;
-    this.label = label;
-    this.hint = hint;
+    this.account = new Account(group, label, hint);
     this.wiring = wiring;
   }
 
   @Override
-  public LinkGroup group() {
-    return group;
-  }
-
-  @Override
-  public String label() {
-    return label;
-  }
-
-  @Override
-  public String hint() {
-    return hint;
+  public Account account() {
+    return account;
   }
 
   @Override

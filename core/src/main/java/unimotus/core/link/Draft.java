@@ -31,6 +31,7 @@ import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
+import unimotus.core.wiring.Meanings;
 import unimotus.core.wiring.PlacedDevice;
 
 /** A project in the middle of being wired for one axis. Not thread-safe. */
@@ -112,7 +113,8 @@ public final class Draft {
         "%s (%s) has no free %s".formatted(device.device().name(), device.sheet().name(), what));
   }
 
-  boolean isFree(TerminalRef terminal) {
+  /** Whether no wire ends on a terminal. */
+  public boolean isFree(TerminalRef terminal) {
     return project.wires().stream().noneMatch(w -> w.touches(terminal));
   }
 
@@ -244,14 +246,28 @@ public final class Draft {
 
   /** Adds a panel part of a class. */
   public PlacedDevice part(String sheetId, String role) {
-    PartSheet sheet =
-        sheets
-            .find(PartSheet.class, sheetId)
-            .orElseThrow(
-                () -> new IllegalArgumentException("there is no part sheet '" + sheetId + "'"));
-    String name = axis().axis().name() + " " + role;
+    return add(sheet(sheetId), axis().axis().name() + " " + role);
+  }
+
+  /** A part of a class that the line has already; a new one where it has none. */
+  PlacedDevice shared(String sheetId, String name) {
+    PartSheet sheet = sheet(sheetId);
+    return project.parts().stream()
+        .filter(p -> p.sheet().equals(sheetId))
+        .findFirst()
+        .map(p -> new PlacedDevice(p, sheet))
+        .orElseGet(() -> add(sheet, name));
+  }
+
+  private PartSheet sheet(String id) {
+    return sheets
+        .find(PartSheet.class, id)
+        .orElseThrow(() -> new IllegalArgumentException("there is no part sheet '" + id + "'"));
+  }
+
+  private PlacedDevice add(PartSheet sheet, String name) {
     List<String> taken = project.devices().stream().map(Device::id).toList();
-    Part part = new Part(Ids.from(name, taken), name, sheetId, Map.of());
+    Part part = new Part(Ids.from(name, taken), name, sheet.id(), Map.of());
     project = project.with(part);
     done.add("added " + name);
     return new PlacedDevice(part, sheet);
@@ -276,15 +292,25 @@ public final class Draft {
   /**
    * Leads what ends on a terminal over a contact: its wires to one side, a new one from the other.
    */
-  void cutInto(TerminalRef terminal, TerminalRef feed, TerminalRef switched) {
+  public void cutInto(TerminalRef terminal, TerminalRef feed, TerminalRef switched, String signal) {
     List<Wire> next = new ArrayList<>();
     for (Wire wire : project.wires()) {
       next.add(wire.touches(terminal) ? wire.withEnds(wire.otherEnd(terminal), feed) : wire);
     }
     project = project.withWires(next);
     done.add("moved what ended on %s to %s".formatted(terminal, feed));
-    wire(switched, terminal, "stop circuit");
+    wire(switched, terminal, signal);
     cut.add(terminal);
+  }
+
+  /** Says of an input what its wires suggest, where nothing was said of it. */
+  public void declare(TerminalRef input) {
+    boolean declared = project.intents().stream().anyMatch(i -> i.input().equals(input));
+    if (!declared) {
+      List<Intent> next = new ArrayList<>(project.intents());
+      Meanings.of(axis()).stream().filter(i -> i.input().equals(input)).forEach(next::add);
+      project = project.withIntents(next);
+    }
   }
 
   /** The inputs that were led over a contact. */
@@ -293,7 +319,7 @@ public final class Draft {
   }
 
   /** Notes that an input is meant on only under one more condition. */
-  void meanOnlyWhen(TerminalRef input, Condition more) {
+  public void meanOnlyWhen(TerminalRef input, Condition more) {
     List<Intent> next = new ArrayList<>();
     for (Intent intent : project.intents()) {
       List<Condition> when = new ArrayList<>(intent.when());
@@ -304,43 +330,6 @@ public final class Draft {
               : intent);
     }
     project = project.withIntents(next);
-  }
-
-  /** Takes off every wire that ends on one of these terminals. */
-  void unwire(List<TerminalRef> terminals) {
-    project =
-        project.withWires(
-            project.wires().stream()
-                .filter(w -> terminals.stream().noneMatch(w::touches))
-                .toList());
-  }
-
-  /** Whether a wire leads from any of these terminals to a contactor of a stop. */
-  boolean isSwitched(List<TerminalRef> terminals) {
-    Set<String> contactors = new HashSet<>();
-    project.stops().forEach(s -> contactors.addAll(s.contactors()));
-    return project.wires().stream()
-        .filter(w -> terminals.stream().anyMatch(w::touches))
-        .anyMatch(w -> contactors.stream().anyMatch(w::touches));
-  }
-
-  /** A part of a class that the line has already; a new one where it has none. */
-  PlacedDevice shared(String sheetId, String name) {
-    PartSheet sheet =
-        sheets
-            .find(PartSheet.class, sheetId)
-            .orElseThrow(
-                () -> new IllegalArgumentException("there is no part sheet '" + sheetId + "'"));
-    Optional<Part> known =
-        project.parts().stream().filter(p -> p.sheet().equals(sheetId)).findFirst();
-    if (known.isPresent()) {
-      return new PlacedDevice(known.get(), sheet);
-    }
-    List<String> taken = project.devices().stream().map(Device::id).toList();
-    Part part = new Part(Ids.from(name, taken), name, sheetId, Map.of());
-    project = project.with(part);
-    done.add("added " + name);
-    return new PlacedDevice(part, sheet);
   }
 
   /** Notes when an input is meant to read on. */

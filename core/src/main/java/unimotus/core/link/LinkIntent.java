@@ -5,17 +5,35 @@ import java.util.List;
 /** A link between controller, panel and drive, chosen by what it is for. */
 public interface LinkIntent {
 
+  /**
+   * What is told of a link.
+   *
+   * @param group what it belongs to
+   * @param label the words shown to the user
+   * @param hint how it is wired, in a few words
+   */
+  record Account(LinkGroup group, String label, String hint) {}
+
   /** A stable word. */
   String name();
 
+  /** What is told of it. */
+  Account account();
+
   /** What it belongs to. */
-  LinkGroup group();
+  default LinkGroup group() {
+    return account().group();
+  }
 
   /** The words shown to the user. */
-  String label();
+  default String label() {
+    return account().label();
+  }
 
   /** How it is wired, in a few words. */
-  String hint();
+  default String hint() {
+    return account().hint();
+  }
 
   /** Its forms; never empty. */
   default List<LinkChoice> choices() {

@@ -1,9 +1,12 @@
 package unimotus.core.link;
 
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import unimotus.core.machine.Feed;
 import unimotus.core.machine.Motor;
+import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -36,13 +39,13 @@ final class PowerLinks {
     if (inputs.isEmpty() || outputs.isEmpty()) {
       throw Draft.lacking(drive, "terminal for mains and motor on its sheet");
     }
-    if (draft.isSwitched(inputs)) {
+    if (isSwitched(inputs)) {
       throw new IllegalArgumentException(
           "%s has its mains over the contactors of a stop already: change that stop instead"
               .formatted(drive.device().name()));
     }
-    draft.unwire(inputs);
-    draft.unwire(motor);
+    unwire(inputs);
+    unwire(motor);
     PlacedDevice mains = mains(inputs.size());
     List<TerminalRef> sources = all(mains, TerminalRole.MAINS);
     chain(sources, behind ? List.of() : contactors, inputs);
@@ -97,5 +100,25 @@ final class PowerLinks {
         .filter(t -> t.role() == role)
         .map(t -> device.ref(t.id()))
         .toList();
+  }
+
+  /** Takes off every wire that ends on one of these terminals. */
+  private void unwire(List<TerminalRef> terminals) {
+    Project project = draft.project();
+    draft.replace(
+        project.withWires(
+            project.wires().stream()
+                .filter(w -> terminals.stream().noneMatch(w::touches))
+                .toList()));
+  }
+
+  /** Whether a wire leads from any of these terminals to a contactor of a stop. */
+  private boolean isSwitched(List<TerminalRef> terminals) {
+    Project project = draft.project();
+    Set<String> contactors = new HashSet<>();
+    project.stops().forEach(s -> contactors.addAll(s.contactors()));
+    return project.wires().stream()
+        .filter(w -> terminals.stream().anyMatch(w::touches))
+        .anyMatch(w -> contactors.stream().anyMatch(w::touches));
   }
 }

@@ -7,8 +7,6 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.link.StopRequest.RelayClass;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.Ids;
-import unimotus.core.machine.Intent;
-import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopEffect;
@@ -17,12 +15,10 @@ import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
-import unimotus.core.machine.Wire;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SelectorRole;
-import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -37,10 +33,12 @@ public final class StopLinks {
 
   private final Draft draft;
   private final StopRequest request;
+  private final StopEnds ends;
 
   private StopLinks(Draft draft, StopRequest request) {
     this.draft = draft;
     this.request = request;
+    this.ends = new StopEnds(draft, request);
   }
 
   /**
@@ -52,62 +50,6 @@ public final class StopLinks {
     Draft draft = new Draft(project, sheets, request.axis());
     new StopLinks(draft, request).build();
     return new LinkPlan(draft.project(), draft.done());
-  }
-
-  /** A project without a stop; run commands that its relay's contacts were cut into are joined. */
-  public static Project removed(Project project, SheetCatalogue sheets, StopFunction stop) {
-    Project next = project;
-    Part relay =
-        project.parts().stream().filter(p -> p.id().equals(stop.relay())).findFirst().orElse(null);
-    PartSheet sheet =
-        relay == null ? null : sheets.find(PartSheet.class, relay.sheet()).orElse(null);
-    if (relay != null && sheet != null) {
-      for (Terminal contact : sheet.terminals()) {
-        if (contact.role() == TerminalRole.RELAY_CONTACT && contact.common() != null) {
-          next = closedUp(next, relay.id(), contact, stop);
-        }
-      }
-    }
-    return next.withoutStop(stop);
-  }
-
-  /** Where a contact lies in the way to an input that runs the drive, the way goes past it. */
-  private static Project closedUp(
-      Project project, String relay, Terminal contact, StopFunction stop) {
-    TerminalRef switched = new TerminalRef(relay, contact.id());
-    TerminalRef fed = new TerminalRef(relay, String.valueOf(contact.common()));
-    List<TerminalRef> inputs =
-        project.wires().stream()
-            .filter(w -> w.touches(switched))
-            .map(w -> w.otherEnd(switched))
-            .filter(
-                e ->
-                    project.intents().stream()
-                        .anyMatch(i -> i.input().equals(e) && i.meaning().isRun()))
-            .toList();
-    if (inputs.size() != 1) {
-      return project;
-    }
-    TerminalRef input = inputs.get(0);
-    List<Wire> wires =
-        project.wires().stream()
-            .map(w -> w.touches(fed) ? w.withEnds(w.otherEnd(fed), input) : w)
-            .toList();
-    List<Intent> intents =
-        project.intents().stream()
-            .map(
-                i ->
-                    i.input().equals(input)
-                        ? new Intent(
-                            i.axis(),
-                            i.input(),
-                            i.meaning(),
-                            i.when().stream()
-                                .filter(c -> !stop.parts().contains(c.device()))
-                                .toList())
-                        : i)
-            .toList();
-    return project.withWires(wires).withIntents(intents);
   }
 
   private void build() {
@@ -126,7 +68,7 @@ public final class StopLinks {
           "%s stops by contactors, not by %s"
               .formatted(request.logic().label(), request.effect().label()));
     }
-    List<TerminalRef> stopping = stopping();
+    List<TerminalRef> stopping = ends.stopping();
     PlacedDevice trigger = draft.part(request.trigger().sheet(), word(request.trigger()));
     if (request.logic().hasRelay()) {
       overRelay(trigger, stopping);
@@ -145,105 +87,9 @@ public final class StopLinks {
           "the relay chain ends on %s, which is wired already: remove the run link first"
               .formatted(draft.input("run-forward")));
     }
-    bridgeSafeTorqueOff();
+    ends.bridgeSafeTorqueOff();
     List<String> made = InterlockLinks.chain(draft);
     keep(List.of(made.get(0)), null, null, List.of(made.get(1)), StopEffect.RUN_INPUTS);
-  }
-
-  /** What the stop has to open: two terminals, or one where the drive has one channel only. */
-  private List<TerminalRef> stopping() {
-    return switch (request.effect()) {
-      case STO, SS1_T -> safeTorqueOff();
-      case CONTACTORS -> contactors();
-      case ENABLE -> {
-        bridgeSafeTorqueOff();
-        yield List.of(draft.input("enable"));
-      }
-      case RUN_INPUTS ->
-          throw new IllegalArgumentException(
-              "the run inputs are opened by a relay chain, not by "
-                  + request.logic().label().toLowerCase(Locale.ROOT));
-    };
-  }
-
-  private List<TerminalRef> safeTorqueOff() {
-    PlacedDevice drive = draft.drive();
-    List<TerminalRef> channels =
-        drive.sheet().terminals().stream()
-            .filter(t -> t.role() == TerminalRole.SAFE_TORQUE_OFF)
-            .map(t -> drive.ref(t.id()))
-            .toList();
-    if (channels.isEmpty()) {
-      throw Draft.lacking(drive, TerminalRole.SAFE_TORQUE_OFF.label());
-    }
-    if (channels.stream().anyMatch(c -> !draft.isFree(c))) {
-      throw new IllegalArgumentException(
-          "safe torque off of %s is wired already: change that stop instead"
-              .formatted(drive.device().name()));
-    }
-    if (request.effect() == StopEffect.SS1_T && request.relay() == RelayClass.DELAYED) {
-      draft.set(SettingRole.SAFE_STOP_DELAY, 0);
-      draft.set(SettingRole.STOP_MODE, Option.RAMP);
-      draft.set(SettingRole.DECELERATION_TIME, request.rampSeconds());
-    } else if (request.effect() == StopEffect.SS1_T) {
-      if (draft.axis().driveSheet().setting(SettingRole.SAFE_STOP_DELAY).isEmpty()) {
-        throw Draft.lacking(drive, "timed safe stop 1");
-      }
-      draft.set(SettingRole.SAFE_STOP_DELAY, request.delaySeconds());
-      draft.set(SettingRole.SAFE_STOP_RAMP, request.rampSeconds());
-    } else {
-      draft.set(SettingRole.SAFE_STOP_DELAY, 0);
-    }
-    draft.select(drive, SelectorRole.STO_JUMPER, Option.REMOVED);
-    return channels;
-  }
-
-  /**
-   * Where nothing is wired to safe torque off, its works jumper stays: open, the drive never runs.
-   */
-  private void bridgeSafeTorqueOff() {
-    PlacedDevice drive = draft.drive();
-    List<TerminalRef> channels = all(drive, TerminalRole.SAFE_TORQUE_OFF);
-    if (!channels.isEmpty() && channels.stream().allMatch(draft::isFree)) {
-      draft.select(drive, SelectorRole.STO_JUMPER, Option.FITTED);
-    }
-  }
-
-  private List<TerminalRef> contactors() {
-    List<TerminalRef> coils = new ArrayList<>();
-    List<PlacedDevice> powered = new ArrayList<>();
-    TerminalRef zero = draft.need(draft.controller(), TerminalRole.COMMON_0V);
-    for (String name : List.of("contactor 1", "contactor 2")) {
-      PlacedDevice contactor = draft.part("contactor-24v", name);
-      coils.add(contactor.ref("A1"));
-      draft.wire(contactor.ref("A2"), zero, SIGNAL);
-      powered.add(contactor);
-    }
-    new PowerLinks(draft).throughContactors(powered, request.behindDrive());
-    if (request.behindDrive()) {
-      permitWhileJoined(powered);
-    } else {
-      bridgeSafeTorqueOff();
-    }
-    return coils;
-  }
-
-  /**
-   * A drive that runs on while its motor is cut off would start it when the contactors close again:
-   * their auxiliary contacts take its permission along.
-   */
-  private void permitWhileJoined(List<PlacedDevice> contactors) {
-    PlacedDevice drive = draft.drive();
-    List<TerminalRef> channels = all(drive, TerminalRole.SAFE_TORQUE_OFF);
-    if (channels.isEmpty() || !channels.stream().allMatch(draft::isFree)) {
-      return;
-    }
-    draft.select(drive, SelectorRole.STO_JUMPER, Option.REMOVED);
-    for (int i = 0; i < channels.size(); i++) {
-      PlacedDevice contactor = contactors.get(Math.min(i, contactors.size() - 1));
-      draft.wire(draft.need(drive, TerminalRole.SUPPLY_24V), contactor.ref("13"), SIGNAL);
-      draft.wire(contactor.ref("14"), channels.get(i), SIGNAL);
-    }
   }
 
   /** Contacts straight into what stops, fed by the drive's test pulses where it has them. */
@@ -252,7 +98,7 @@ public final class StopLinks {
     boolean tested = safeTorqueOff && isCurtain(trigger);
     List<TerminalRef> feeds = new ArrayList<>();
     if (safeTorqueOff && !isCurtain(trigger)) {
-      feeds.addAll(all(draft.drive(), TerminalRole.TEST_PULSE_OUTPUT));
+      feeds.addAll(StopEnds.all(draft.drive(), TerminalRole.TEST_PULSE_OUTPUT));
       tested = feeds.size() >= stopping.size();
     }
     if (safeTorqueOff) {
@@ -302,7 +148,7 @@ public final class StopLinks {
 
   /** Each channel over a contact of its own; the one of opposite polarity back to 0 V. */
   private void channels(PlacedDevice trigger, PlacedDevice relay) {
-    List<TerminalRef> feeds = new ArrayList<>(all(relay, TerminalRole.TEST_PULSE_OUTPUT));
+    List<TerminalRef> feeds = new ArrayList<>(StopEnds.all(relay, TerminalRole.TEST_PULSE_OUTPUT));
     if (request.relay() == RelayClass.OPPOSITE) {
       feeds.add(relay.ref("A2"));
     } else if (feeds.size() == 1) {
@@ -312,7 +158,7 @@ public final class StopLinks {
       throw new IllegalArgumentException(
           "a light curtain gives 24 V on both channels: a relay of opposite polarity cannot take them");
     }
-    throughTrigger(trigger, feeds, all(relay, TerminalRole.SAFETY_INPUT));
+    throughTrigger(trigger, feeds, StopEnds.all(relay, TerminalRole.SAFETY_INPUT));
   }
 
   /** From 24 V over the mirror contacts, and the reset button where there is one. */
@@ -371,7 +217,8 @@ public final class StopLinks {
       TerminalRef input = draft.inputSetTo(function).orElse(null);
       if (input != null && !draft.isFree(input) && !free.isEmpty()) {
         Terminal contact = free.remove(0);
-        draft.cutInto(input, relay.ref(String.valueOf(contact.common())), relay.ref(contact.id()));
+        draft.cutInto(
+            input, relay.ref(String.valueOf(contact.common())), relay.ref(contact.id()), SIGNAL);
       }
     }
   }
@@ -386,7 +233,7 @@ public final class StopLinks {
           draft.need(trigger, TerminalRole.POWER_INPUT),
           SIGNAL);
       draft.wire(draft.need(trigger, TerminalRole.JUNCTION), feeder.zero().orElseThrow(), SIGNAL);
-      List<TerminalRef> outputs = all(trigger, TerminalRole.SAFETY_OUTPUT);
+      List<TerminalRef> outputs = StopEnds.all(trigger, TerminalRole.SAFETY_OUTPUT);
       for (int i = 0; i < ends.size(); i++) {
         draft.wire(outputs.get(i), ends.get(i), SIGNAL);
       }
@@ -413,13 +260,6 @@ public final class StopLinks {
 
   private static boolean isCurtain(PlacedDevice trigger) {
     return trigger.sheet().first(TerminalRole.SAFETY_OUTPUT).isPresent();
-  }
-
-  private static List<TerminalRef> all(PlacedDevice device, TerminalRole role) {
-    return device.sheet().terminals().stream()
-        .filter(t -> t.role() == role)
-        .map(t -> device.ref(t.id()))
-        .toList();
   }
 
   private List<String> coils(List<TerminalRef> stopping) {

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Map;
 
 /** The wires of a line by the devices and terminals they touch. */
-public final class WireIndex {
+final class WireIndex {
   private final List<Wire> all;
   private final Map<String, List<Wire>> byDevice = new HashMap<>();
   private final Map<TerminalRef, List<Wire>> byTerminal = new HashMap<>();

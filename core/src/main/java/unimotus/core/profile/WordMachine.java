@@ -342,14 +342,4 @@ public final class WordMachine {
       case STOP, RESET -> word;
     };
   }
-
-  /** The names of the bits that are set, from the least; with its number where a name is shared. */
-  public static List<String> names(List<WordBit> bits, int word) {
-    return bits.stream().filter(b -> b.isSet(word)).map(b -> name(b, bits)).toList();
-  }
-
-  private static String name(WordBit bit, List<WordBit> bits) {
-    boolean shared = bits.stream().filter(b -> b.name().equals(bit.name())).count() > 1;
-    return shared ? "bit %d: %s".formatted(bit.bit(), bit.name()) : bit.name();
-  }
 }

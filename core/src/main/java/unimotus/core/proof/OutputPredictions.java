@@ -20,13 +20,26 @@ import unimotus.core.sheet.TerminalRole;
  * What the analog outputs of a drive that something is wired to give: with the drive stopped, and
  * with the motor at what its plate says.
  */
-final class OutputPredictions {
+public final class OutputPredictions {
+  /** What the key of a reading at rest ends with. */
+  public static final String REST = ".rest";
+
+  /** What the key of a reading with the motor at its plate ends with. */
+  public static final String RATED = ".rated";
+
+  private static final String PREFIX = "output.";
+
   private static final Set<Part> PARTS = EnumSet.of(Part.DRIVE, Part.MOTOR, Part.WIRES);
 
   /** Current, torque and power of a motor as its drive estimates them (common practice). */
   private static final double ESTIMATE_SHARE = 0.1;
 
   private OutputPredictions() {}
+
+  /** Whether a key is that of an analog output. */
+  public static boolean isOf(String key) {
+    return key.startsWith(PREFIX);
+  }
 
   static List<Prediction> of(AxisAssembly axis, SignalPath path) {
     List<Prediction> predictions = new ArrayList<>();
@@ -55,10 +68,10 @@ final class OutputPredictions {
   private static List<Prediction> of(DriveAnswer answer) {
     ShownQuantity shown = answer.shown();
     return List.of(
-        prediction(answer, "rest", "stopped", 0, "Stop the drive and wait until it stands."),
+        prediction(answer, REST, "stopped", 0, "Stop the drive and wait until it stands."),
         prediction(
             answer,
-            "rated",
+            RATED,
             "motor at its plate",
             shown.rated(),
             "Let the motor run at its plate's frequency and load it until the display shows the plate's current."));
@@ -71,7 +84,7 @@ final class OutputPredictions {
     double span = answer.high() - answer.low();
     double estimated = shown.quantity().isSpeed() || value == 0 ? 0 : ESTIMATE_SHARE * share(shown);
     return new Prediction(
-        "output.%s.%s".formatted(answer.terminal(), key),
+        PREFIX + answer.terminal() + key,
         "Analog outputs",
         "%s at %s, %s".formatted(shown.quantity().label(), answer.terminal(), state),
         new Expectation.Amount(

@@ -20,7 +20,6 @@ import unimotus.core.stops.JudgedStop;
 import unimotus.core.stops.StopCircuit;
 import unimotus.core.stops.StopEvent;
 import unimotus.core.stops.StopMachine;
-import unimotus.core.stops.StopPhase;
 import unimotus.core.stops.StopState;
 import unimotus.core.stops.StopTimeline;
 import unimotus.core.wiring.CommandState;
@@ -62,11 +61,12 @@ public final class StopPredictions {
   private final StopMachine machine;
   private final List<StopEvent> start;
   private final StopState running;
-  private final List<Prediction> predictions = new ArrayList<>();
+  private final StopRows rows;
 
   private StopPredictions(StopCircuit circuit, List<StopEvent> start) {
     this.circuit = circuit;
     this.stop = circuit.stop();
+    this.rows = new StopRows(stop);
     this.machine = new StopMachine(circuit);
     this.start = start;
     this.running = machine.from(start);
@@ -79,7 +79,7 @@ public final class StopPredictions {
       made.settings();
       made.stop.triggers().forEach(made::demand);
       made.channels();
-      all.addAll(made.predictions);
+      all.addAll(made.rows.all());
     }
     return all;
   }
@@ -88,8 +88,8 @@ public final class StopPredictions {
   static List<Prediction> inMotion(List<JudgedStop> stops) {
     List<Prediction> all = new ArrayList<>();
     for (StopPredictions made : provable(stops)) {
-      made.times();
-      all.addAll(made.predictions);
+      StopTimeRows.add(made.rows, made.circuit);
+      all.addAll(made.rows.all());
     }
     return all;
   }
@@ -110,7 +110,7 @@ public final class StopPredictions {
         stop.effect().usesSafeTorqueOff()
             && circuit.axis().driveSheet().selector(SelectorRole.STO_JUMPER).isPresent();
     if (jumper) {
-      word(
+      rows.word(
           "jumper",
           "works jumper over the safe torque off terminals",
           "removed",
@@ -131,7 +131,7 @@ public final class StopPredictions {
             .map(p -> p.text(seconds(delay)))
             .orElse(
                 "Enter the delay of %s and read it back on the display.".formatted(seconds(delay)));
-    word(
+    rows.word(
         "delay",
         "delay of safe stop 1 entered and confirmed",
         "accepted",
@@ -176,7 +176,7 @@ public final class StopPredictions {
   private void power(String key, String when, StopState demanded) {
     StopState.DriveState drive = machine.drive(demanded);
     String at = drive.fed() ? "motor terminals U V W" : "mains terminals of the drive";
-    add(
+    rows.add(
         key + "power",
         "voltage at the %s, %s".formatted(at, when),
         new Expectation.Amount(0, DEAD_VOLTS, MeasureUnit.VOLT_UNIT),
@@ -226,7 +226,7 @@ public final class StopPredictions {
 
   private void volts(
       String key, TerminalRef terminal, double value, double tolerance, String when, String why) {
-    add(
+    rows.add(
         key,
         "%s against its 0 V, %s".formatted(circuit.name(terminal), when),
         new Expectation.Amount(value, tolerance, MeasureUnit.VOLT_UNIT),
@@ -316,7 +316,7 @@ public final class StopPredictions {
 
   private void status(String key, String title, StopState state, String how, String why) {
     String shows = machine.drive(state).shows();
-    word(
+    rows.word(
         "status." + key,
         title,
         shows,
@@ -334,105 +334,6 @@ public final class StopPredictions {
         .map(t -> t.means().isEmpty() ? t.text() : "%s, %s".formatted(t.text(), t.means()))
         .map(": '%s'"::formatted)
         .orElse(state.equals(CommandState.NO_POWER) ? ": dark" : "");
-  }
-
-  private void times() {
-    StopTimeline timeline = StopTimeline.fromMaximum(circuit);
-    String from =
-        "From maximum speed: %s"
-            .formatted(StopEvent.demand(circuit, stop.triggers().get(0)).text(circuit));
-    timeline.phases().stream()
-        .filter(p -> p.kind() == StopPhase.Kind.RAMP)
-        .findFirst()
-        .ifPresent(
-            ramp ->
-                word(
-                    "ramp",
-                    "drive shows its ramp until %s after the demand"
-                        .formatted(seconds(ramp.toSeconds())),
-                    "ramping",
-                    List.of("ramping", "coasting", "running on"),
-                    from + ", watch the display.",
-                    "drive's display",
-                    "A ramp that is not there leaves the load to coast."));
-    if (timeline.comesToRest()) {
-      time(
-          "standstill",
-          "time from the demand to standstill",
-          timeline.standstillSeconds(),
-          from + ", stop the watch at standstill.",
-          "machine");
-    }
-    if (stop.effect() == StopEffect.SS1_T) {
-      time(
-          "torque.off",
-          "time from the demand until the drive shows safe torque off",
-          timeline.torqueOffSeconds(),
-          from + ", stop the watch when the display changes.",
-          "drive's display");
-    }
-  }
-
-  private void time(String key, String title, double value, String how, String where) {
-    add(
-        key,
-        title,
-        new Expectation.Amount(value, Tolerances.time(value), MeasureUnit.SECOND_UNIT),
-        where,
-        "stop watch",
-        how,
-        EnumSet.of(Part.WIRES, Part.DRIVE, Part.STOP, Part.MOTOR, Part.MECHANICS),
-        Derivation.of(
-            new Step(
-                title,
-                "",
-                "reactions, ramp and coast of the stop timeline",
-                value,
-                MeasureUnit.SECOND_UNIT,
-                "Newton's second law; device sheets; drive settings")));
-  }
-
-  private void word(
-      String key,
-      String title,
-      String expected,
-      List<String> choices,
-      String how,
-      String where,
-      String why) {
-    add(
-        key,
-        title,
-        new Expectation.Word(expected, choices),
-        where,
-        "eyes",
-        "%s %s".formatted(how, why),
-        CIRCUIT,
-        Derivation.NONE);
-  }
-
-  private void add(
-      String key,
-      String title,
-      Expectation expectation,
-      String where,
-      String instrument,
-      String how,
-      Set<Part> parts,
-      Derivation sum) {
-    predictions.add(
-        new Prediction(
-            PREFIX + stop.id() + "." + key,
-            stop.name(),
-            title,
-            expectation,
-            null,
-            Double.NaN,
-            where,
-            instrument,
-            how,
-            parts,
-            sum));
   }
 
   private static String sentence(String words) {

@@ -1,141 +1,85 @@
 package unimotus.core.quantity;
 
-import static tech.units.indriya.unit.Units.AMPERE;
-import static tech.units.indriya.unit.Units.HERTZ;
-import static tech.units.indriya.unit.Units.HOUR;
-import static tech.units.indriya.unit.Units.JOULE;
-import static tech.units.indriya.unit.Units.KILOGRAM;
-import static tech.units.indriya.unit.Units.METRE;
-import static tech.units.indriya.unit.Units.MINUTE;
-import static tech.units.indriya.unit.Units.NEWTON;
-import static tech.units.indriya.unit.Units.OHM;
-import static tech.units.indriya.unit.Units.PASCAL;
-import static tech.units.indriya.unit.Units.RADIAN;
-import static tech.units.indriya.unit.Units.SECOND;
-import static tech.units.indriya.unit.Units.VOLT;
-import static tech.units.indriya.unit.Units.WATT;
-
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import javax.measure.IncommensurableException;
-import javax.measure.MetricPrefix;
-import javax.measure.Unit;
-import tech.units.indriya.AbstractUnit;
 
 /**
  * The units an engineer of the trade types and reads, each with its symbol and the other spellings
  * that are accepted.
  *
- * <p>Factors are derived by the JSR 385 unit library from the definitions given here; the customary
- * units are defined exactly (inch 25.4 mm, pound-force 4.4482216152605 N).
+ * <p>A factor is the unit in the coherent SI unit of its dimension; a tenth or a millionth of it is
+ * written as such. The customary units are defined exactly (inch 25.4 mm, pound-force
+ * 4.4482216152605 N). The tests hold every factor against a unit library (JSR 385), which a start
+ * of the program does not have to wait for.
  */
 public enum MeasureUnit {
-  ONE("", Dimension.RATIO, AbstractUnit.ONE),
-  PERCENT("%", Dimension.RATIO, AbstractUnit.ONE.divide(100)),
-  COUNTS("counts", Dimension.COUNT, AbstractUnit.ONE, "count"),
-  HERTZ_UNIT("Hz", Dimension.FREQUENCY, HERTZ),
-  KILOHERTZ("kHz", Dimension.FREQUENCY, MetricPrefix.KILO(HERTZ)),
-  RPM(
-      "rpm",
-      Dimension.ROTATION,
-      RADIAN.divide(SECOND).multiply(2 * Math.PI).divide(60),
-      "r/min",
-      "1/min",
-      "min-1",
-      "min⁻¹"),
-  REVOLUTIONS_PER_SECOND("rev/s", Dimension.ROTATION, RADIAN.divide(SECOND).multiply(2 * Math.PI)),
-  RADIANS_PER_SECOND("rad/s", Dimension.ROTATION, RADIAN.divide(SECOND)),
-  METRES_PER_MINUTE("m/min", Dimension.SPEED, METRE.divide(MINUTE)),
-  METRES_PER_SECOND("m/s", Dimension.SPEED, METRE.divide(SECOND)),
-  MILLIMETRES_PER_SECOND("mm/s", Dimension.SPEED, MetricPrefix.MILLI(METRE).divide(SECOND)),
-  FEET_PER_MINUTE("ft/min", Dimension.SPEED, METRE.multiply(0.3048).divide(MINUTE), "fpm"),
-  INCHES_PER_SECOND("in/s", Dimension.SPEED, METRE.multiply(0.0254).divide(SECOND)),
-  PER_MINUTE("/min", Dimension.RATE, AbstractUnit.ONE.divide(MINUTE)),
-  PER_HOUR("/h", Dimension.RATE, AbstractUnit.ONE.divide(HOUR)),
-  AMPERE_UNIT("A", Dimension.CURRENT, AMPERE),
-  MILLIAMPERE("mA", Dimension.CURRENT, MetricPrefix.MILLI(AMPERE)),
-  VOLT_UNIT("V", Dimension.VOLTAGE, VOLT),
-  MILLIVOLT("mV", Dimension.VOLTAGE, MetricPrefix.MILLI(VOLT)),
-  WATT_UNIT("W", Dimension.POWER, WATT),
-  KILOWATT("kW", Dimension.POWER, MetricPrefix.KILO(WATT)),
+  ONE("", Dimension.RATIO, 1),
+  PERCENT("%", Dimension.RATIO, 0.01),
+  COUNTS("counts", Dimension.COUNT, 1, "count"),
+  HERTZ_UNIT("Hz", Dimension.FREQUENCY, 1),
+  KILOHERTZ("kHz", Dimension.FREQUENCY, 1000),
+  RPM("rpm", Dimension.ROTATION, 2 * Math.PI / 60, "r/min", "1/min", "min-1", "min⁻¹"),
+  REVOLUTIONS_PER_SECOND("rev/s", Dimension.ROTATION, 2 * Math.PI),
+  RADIANS_PER_SECOND("rad/s", Dimension.ROTATION, 1),
+  METRES_PER_MINUTE("m/min", Dimension.SPEED, 1.0 / 60),
+  METRES_PER_SECOND("m/s", Dimension.SPEED, 1),
+  MILLIMETRES_PER_SECOND("mm/s", Dimension.SPEED, 0.001),
+  FEET_PER_MINUTE("ft/min", Dimension.SPEED, 0.3048 / 60, "fpm"),
+  INCHES_PER_SECOND("in/s", Dimension.SPEED, 0.0254),
+  PER_MINUTE("/min", Dimension.RATE, 1.0 / 60),
+  PER_HOUR("/h", Dimension.RATE, 1.0 / 3600),
+  AMPERE_UNIT("A", Dimension.CURRENT, 1),
+  MILLIAMPERE("mA", Dimension.CURRENT, 0.001),
+  VOLT_UNIT("V", Dimension.VOLTAGE, 1),
+  MILLIVOLT("mV", Dimension.VOLTAGE, 0.001),
+  WATT_UNIT("W", Dimension.POWER, 1),
+  KILOWATT("kW", Dimension.POWER, 1000),
   /** Mechanical horsepower, 550 ft·lbf/s. */
-  HORSEPOWER("hp", Dimension.POWER, WATT.multiply(745.6998715822702), "HP"),
-  NEWTON_METRE("N·m", Dimension.TORQUE, NEWTON.multiply(METRE), "Nm", "N*m", "N.m"),
-  POUND_FOOT(
-      "lbf·ft",
-      Dimension.TORQUE,
-      NEWTON.multiply(METRE).multiply(1.3558179483314004),
-      "lb-ft",
-      "lbft"),
-  POUND_INCH(
-      "lbf·in",
-      Dimension.TORQUE,
-      NEWTON.multiply(METRE).multiply(0.1129848290276167),
-      "lb-in",
-      "lbin"),
-  NEWTON_UNIT("N", Dimension.FORCE, NEWTON),
-  KILOGRAM_SQUARE_METRE(
-      "kg·m²",
-      Dimension.INERTIA,
-      KILOGRAM.multiply(METRE).multiply(METRE),
-      "kgm2",
-      "kg*m2",
-      "kg.m2",
-      "kg·m2",
-      "kgm²"),
-  KILOGRAM_UNIT("kg", Dimension.MASS, KILOGRAM),
-  POUND("lb", Dimension.MASS, KILOGRAM.multiply(0.45359237)),
-  SECOND_UNIT("s", Dimension.TIME, SECOND),
-  MILLISECOND("ms", Dimension.TIME, MetricPrefix.MILLI(SECOND)),
-  MINUTE_UNIT("min", Dimension.TIME, MINUTE),
-  HOUR_UNIT("h", Dimension.TIME, HOUR),
+  HORSEPOWER("hp", Dimension.POWER, 745.6998715822702, "HP"),
+  NEWTON_METRE("N·m", Dimension.TORQUE, 1, "Nm", "N*m", "N.m"),
+  POUND_FOOT("lbf·ft", Dimension.TORQUE, 1.3558179483314004, "lb-ft", "lbft"),
+  POUND_INCH("lbf·in", Dimension.TORQUE, 0.1129848290276167, "lb-in", "lbin"),
+  NEWTON_UNIT("N", Dimension.FORCE, 1),
+  KILOGRAM_SQUARE_METRE("kg·m²", Dimension.INERTIA, 1, "kgm2", "kg*m2", "kg.m2", "kg·m2", "kgm²"),
+  KILOGRAM_UNIT("kg", Dimension.MASS, 1),
+  POUND("lb", Dimension.MASS, 0.45359237),
+  SECOND_UNIT("s", Dimension.TIME, 1),
+  MILLISECOND("ms", Dimension.TIME, 0.001),
+  MINUTE_UNIT("min", Dimension.TIME, 60),
+  HOUR_UNIT("h", Dimension.TIME, 3600),
   /** 8760 hours, as failure rates count it. */
-  YEAR_UNIT("years", Dimension.TIME, HOUR.multiply(8760)),
-  METRE_UNIT("m", Dimension.LENGTH, METRE),
-  MILLIMETRE("mm", Dimension.LENGTH, MetricPrefix.MILLI(METRE)),
-  MICROMETRE("µm", Dimension.LENGTH, MetricPrefix.MICRO(METRE), "um"),
-  INCH("in", Dimension.LENGTH, METRE.multiply(0.0254)),
-  FOOT("ft", Dimension.LENGTH, METRE.multiply(0.3048)),
-  DEGREE("°", Dimension.ANGLE, RADIAN.multiply(Math.PI / 180), "deg"),
-  METRES_PER_SECOND_SQUARED(
-      "m/s²", Dimension.ACCELERATION, METRE.divide(SECOND).divide(SECOND), "m/s2"),
-  MILLIMETRES_PER_SECOND_SQUARED(
-      "mm/s²",
-      Dimension.ACCELERATION,
-      MetricPrefix.MILLI(METRE).divide(SECOND).divide(SECOND),
-      "mm/s2"),
-  OHM_UNIT("Ω", Dimension.RESISTANCE, OHM, "ohm", "R"),
-  KILOHM("kΩ", Dimension.RESISTANCE, MetricPrefix.KILO(OHM), "kohm"),
-  HENRY_UNIT("H", Dimension.INDUCTANCE, tech.units.indriya.unit.Units.HENRY),
-  MILLIHENRY("mH", Dimension.INDUCTANCE, MetricPrefix.MILLI(tech.units.indriya.unit.Units.HENRY)),
-  MICROFARAD(
-      "µF", Dimension.CAPACITANCE, MetricPrefix.MICRO(tech.units.indriya.unit.Units.FARAD), "uF"),
-  SQUARE_MILLIMETRE("mm²", Dimension.AREA, METRE.multiply(METRE).divide(1_000_000), "mm2"),
-  BAR("bar", Dimension.PRESSURE, PASCAL.multiply(100_000)),
-  KILOPASCAL("kPa", Dimension.PRESSURE, MetricPrefix.KILO(PASCAL)),
-  PSI("psi", Dimension.PRESSURE, PASCAL.multiply(6894.757293168361)),
-  JOULE_UNIT("J", Dimension.ENERGY, JOULE);
+  YEAR_UNIT("years", Dimension.TIME, 8760 * 3600.0),
+  METRE_UNIT("m", Dimension.LENGTH, 1),
+  MILLIMETRE("mm", Dimension.LENGTH, 0.001),
+  MICROMETRE("µm", Dimension.LENGTH, 1e-6, "um"),
+  INCH("in", Dimension.LENGTH, 0.0254),
+  FOOT("ft", Dimension.LENGTH, 0.3048),
+  DEGREE("°", Dimension.ANGLE, Math.PI / 180, "deg"),
+  METRES_PER_SECOND_SQUARED("m/s²", Dimension.ACCELERATION, 1, "m/s2"),
+  MILLIMETRES_PER_SECOND_SQUARED("mm/s²", Dimension.ACCELERATION, 0.001, "mm/s2"),
+  OHM_UNIT("Ω", Dimension.RESISTANCE, 1, "ohm", "R"),
+  KILOHM("kΩ", Dimension.RESISTANCE, 1000, "kohm"),
+  HENRY_UNIT("H", Dimension.INDUCTANCE, 1),
+  MILLIHENRY("mH", Dimension.INDUCTANCE, 0.001),
+  MICROFARAD("µF", Dimension.CAPACITANCE, 1e-6, "uF"),
+  SQUARE_MILLIMETRE("mm²", Dimension.AREA, 1e-6, "mm2"),
+  BAR("bar", Dimension.PRESSURE, 100_000),
+  KILOPASCAL("kPa", Dimension.PRESSURE, 1000),
+  PSI("psi", Dimension.PRESSURE, 6894.757293168361),
+  JOULE_UNIT("J", Dimension.ENERGY, 1);
 
   private final String symbol;
   private final Dimension dimension;
   private final double factor;
   private final List<String> aliases;
 
-  MeasureUnit(String symbol, Dimension dimension, Unit<?> definition, String... aliases) {
+  MeasureUnit(String symbol, Dimension dimension, double factor, String... aliases) {
     this.symbol = symbol;
     this.dimension = dimension;
-    this.factor = factorOf(definition);
+    this.factor = factor;
     this.aliases = List.of(aliases);
-  }
-
-  private static double factorOf(Unit<?> definition) {
-    try {
-      return definition.getConverterToAny(definition.getSystemUnit()).convert(1.0);
-    } catch (IncommensurableException e) {
-      throw new IllegalStateException("a unit must convert to its own system unit", e);
-    }
   }
 
   /** The symbol as written after a number; empty for a plain ratio. */

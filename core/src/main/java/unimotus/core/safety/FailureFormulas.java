@@ -3,7 +3,7 @@ package unimotus.core.safety;
 import unimotus.core.machine.StopUse;
 
 /** Times to dangerous failure (ISO 13849-1, annexes C and D; from memory). */
-public final class FailureFormulas {
+final class FailureFormulas {
   private FailureFormulas() {}
 
   /** n_op = d·h·z in operations a year. */

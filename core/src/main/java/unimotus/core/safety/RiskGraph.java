@@ -1,7 +1,7 @@
 package unimotus.core.safety;
 
 /** The risk graph of ISO 13849-1, annex A (from memory). */
-public final class RiskGraph {
+final class RiskGraph {
   private RiskGraph() {}
 
   /**

@@ -26,7 +26,6 @@ import unimotus.core.wiring.PlacedDevice;
 
 /** Divides a stop into parts and works each of them out from the sheets and the fault run. */
 final class SafetyParts {
-  private static final String STANDARD = "ISO 13849-1:2015 (from memory)";
 
   /** Contacts compared with each other and tested for shorts (ISO 13849-1 table E.1, memory). */
   private static final double ALL_FOUND = 0.99;
@@ -185,7 +184,8 @@ final class SafetyParts {
         coverage,
         rate,
         mostOf(devices),
-        sum(structure, band, cycles, operations, years, counted, coverage, rate));
+        SafetySum.of(
+            use().rhythm(), structure, band, cycles, operations, years, counted, coverage, rate));
   }
 
   /** Each channel is cut to what the structure may count, then two unlike ones are made equal. */
@@ -194,63 +194,6 @@ final class SafetyParts {
     return cut.size() > 1
         ? FailureFormulas.symmetrised(cut.get(0), cut.get(cut.size() - 1))
         : cut.get(0);
-  }
-
-  private Derivation sum(
-      Structure structure,
-      CoverageBand band,
-      double cycles,
-      double operations,
-      List<Double> years,
-      double counted,
-      double coverage,
-      double rate) {
-    StopUse.Rhythm rhythm = use().rhythm();
-    return Derivation.of(
-        new Step(
-            "operations a year",
-            "d·h·z",
-            "%s·%s·%s"
-                .formatted(
-                    number(rhythm.daysPerYear()),
-                    number(rhythm.hoursPerDay()),
-                    number(rhythm.demandsPerHour())),
-            operations,
-            MeasureUnit.ONE,
-            "use of the stop"),
-        new Step(
-            "MTTFd of a channel",
-            "B10d/(0.1·n_op)",
-            "%s/(0.1·%s)".formatted(number(cycles), number(operations)),
-            years.get(0),
-            MeasureUnit.YEAR_UNIT,
-            STANDARD + ", annex C"),
-        new Step(
-            "counted",
-            years.size() > 1
-                ? "at most %s years, ⅔·[a + b − 1/(1/a + 1/b)]"
-                    .formatted(number(structure.mostYears()))
-                : "at most %s years".formatted(number(structure.mostYears())),
-            "",
-            counted,
-            MeasureUnit.YEAR_UNIT,
-            STANDARD),
-        new Step(
-            "diagnostic coverage, " + band.label(),
-            "",
-            "",
-            coverage * 100,
-            MeasureUnit.PERCENT,
-            structure == Structure.TWO
-                ? "tests of the stop"
-                : "fault run; " + STANDARD + ", table E.1"),
-        new Step(
-            "structure %s, PFHd".formatted(structure.label()),
-            "table K.1, next lower year",
-            "",
-            rate,
-            MeasureUnit.PER_HOUR,
-            STANDARD + ", annex K"));
   }
 
   private StopUse use() {

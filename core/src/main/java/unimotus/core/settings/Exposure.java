@@ -18,7 +18,7 @@ import unimotus.core.sheet.SettingValue;
  * @param to number of the entry with which the motor is known
  * @param missing settings of the motor that do not stand as meant when it begins
  */
-public record Exposure(int from, int to, List<SettingDefinition> missing) {
+record Exposure(int from, int to, List<SettingDefinition> missing) {
   private static final SettingValue KEYPAD = new SettingValue.Choice("keypad");
 
   /** Takes a copy. */

@@ -89,6 +89,11 @@ public record Terminal(
         .build();
   }
 
+  /** This terminal without a common. */
+  public Terminal withoutCommon() {
+    return new Terminal(id, label, role, null, electrical, closedIn);
+  }
+
   /** This terminal with one figure changed. */
   public Terminal withFigure(Figure figure, double value) {
     Map<String, Double> figures = new TreeMap<>(electrical);

@@ -163,7 +163,7 @@ final class Bridges {
     List<TerminalRef> ends = new ArrayList<>(circuit.stopping());
     for (PlacedDevice relay : circuit.relays()) {
       if (relay.id().equals(circuit.stop().relay())) {
-        ends.addAll(StopCircuit.all(relay, TerminalRole.SAFETY_INPUT));
+        ends.addAll(StopTraits.all(relay, TerminalRole.SAFETY_INPUT));
       }
     }
     LineSolution solution = machine.solution(demanded);

@@ -24,7 +24,7 @@ import unimotus.core.wiring.WiringFault;
  * <p>Which conductors run beside each other follows from the devices they lead to; strips and fuses
  * on the way change nothing.
  */
-public final class ElementFaults {
+final class ElementFaults {
   private final StopCircuit circuit;
   private final List<Wire> wires;
   private final List<ElementFault> faults = new ArrayList<>();
@@ -123,7 +123,7 @@ public final class ElementFaults {
   private List<TerminalRef> poles(TerminalRole role) {
     List<TerminalRef> all = new ArrayList<>();
     for (PlacedDevice device : circuit.installation().devices()) {
-      StopCircuit.all(device, role).stream().filter(this::isWired).forEach(all::add);
+      StopTraits.all(device, role).stream().filter(this::isWired).forEach(all::add);
     }
     return distinct(all);
   }
@@ -265,7 +265,7 @@ public final class ElementFaults {
 
   private void addSupplies() {
     for (PlacedDevice device : circuit.installation().devices()) {
-      for (TerminalRef supply : StopCircuit.all(device, TerminalRole.SUPPLY_24V)) {
+      for (TerminalRef supply : StopTraits.all(device, TerminalRole.SUPPLY_24V)) {
         if (isWired(supply)) {
           faults.add(
               new ElementFault(

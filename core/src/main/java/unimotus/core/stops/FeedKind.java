@@ -23,7 +23,7 @@ final class FeedKind {
       return Optional.empty();
     }
     LineSolver solver = new LineSolver(circuit.installation());
-    for (StopCircuit.Pulse pulse : circuit.pulseSources()) {
+    for (TestPulses.Pulse pulse : new TestPulses(circuit).pulseSources()) {
       LineSolution low =
           solver.solve(machine.command(at), List.of(new WiringFault.DeadSource(pulse.source())));
       if (on.stream().anyMatch(s -> !isHigh(circuit, low, s))) {

@@ -92,7 +92,7 @@ final class Hindrances {
           .filter(s -> !solution.isOn(s))
           .forEach(s -> words.add(low(s, solution)));
     }
-    StopCircuit.all(circuit.drive(), TerminalRole.SAFE_TORQUE_OFF).stream()
+    StopTraits.all(circuit.drive(), TerminalRole.SAFE_TORQUE_OFF).stream()
         .filter(s -> !solution.isOn(s))
         .forEach(s -> words.add(low(s, solution)));
     if (words.isEmpty()) {
@@ -119,16 +119,16 @@ final class Hindrances {
     }
     String name = relay.device().name();
     if (!seen.powered()) {
-      StopCircuit.all(relay, TerminalRole.POWER_INPUT).stream()
+      StopTraits.all(relay, TerminalRole.POWER_INPUT).stream()
           .filter(p -> !solution.isOn(p))
           .forEach(p -> words.add("%s has no feed: %s".formatted(name, low(p, solution))));
     } else if (memory.locked()) {
       words.add("%s finds that its test pulses do not come back as they should".formatted(name));
     } else if (!seen.allChannelsOn()) {
-      StopCircuit.all(relay, TerminalRole.SAFETY_INPUT).stream()
+      StopTraits.all(relay, TerminalRole.SAFETY_INPUT).stream()
           .filter(c -> !solution.isOn(c))
           .forEach(c -> words.add("a channel stays open: " + low(c, solution)));
-      if (StopCircuit.all(relay, TerminalRole.SAFETY_INPUT).stream().allMatch(solution::isOn)) {
+      if (StopTraits.all(relay, TerminalRole.SAFETY_INPUT).stream().allMatch(solution::isOn)) {
         words.add("%s takes the test pulses of its feed for open channels".formatted(name));
       }
     } else {
@@ -139,9 +139,9 @@ final class Hindrances {
   private String notReset(PlacedDevice relay, String name) {
     StopState cold = machine.settle(StopState.COLD);
     boolean always =
-        !StopCircuit.all(relay, TerminalRole.RESET_INPUT).isEmpty()
+        !StopTraits.all(relay, TerminalRole.RESET_INPUT).isEmpty()
             && machine.observe(cold).relay(relay.id()).loopClosed();
-    return StopCircuit.isManualReset(relay) && always
+    return StopTraits.isManualReset(relay) && always
         ? "%s never sees its reset button: the loop is closed all the time".formatted(name)
         : "%s is never reset: its reset and feedback loop stays open".formatted(name);
   }

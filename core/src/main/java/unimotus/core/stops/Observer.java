@@ -56,7 +56,7 @@ final class Observer {
   private final Set<String> answering = new HashSet<>();
   private final List<TerminalRef> runInputs;
   private final Set<TerminalRef> asked = new LinkedHashSet<>();
-  private final List<StopCircuit.Tester> testers;
+  private final List<TestPulses.Tester> testers;
   private final List<TerminalRef> runOutputs;
   private final Map<Key, Observation> seen = new HashMap<>();
   private final Set<String> unclear = new LinkedHashSet<>();
@@ -84,7 +84,7 @@ final class Observer {
         .forEach(asked::add);
     this.runInputs =
         circuit.stop().effect() == StopEffect.RUN_INPUTS ? circuit.stopping() : List.of();
-    this.testers = circuit.testers();
+    this.testers = new TestPulses(circuit).testers();
     this.runOutputs = circuit.runOutputs();
   }
 
@@ -195,14 +195,13 @@ final class Observer {
   private Observation.RelaySight relaySight(
       PlacedDevice relay, LineSolution solution, List<Gap> gaps) {
     List<Boolean> channels = new ArrayList<>();
-    for (TerminalRef input : StopCircuit.all(relay, TerminalRole.SAFETY_INPUT)) {
+    for (TerminalRef input : StopTraits.all(relay, TerminalRole.SAFETY_INPUT)) {
       channels.add(reads(solution, input) && gaps.stream().noneMatch(g -> g.isSeenBy(input)));
     }
     return new Observation.RelaySight(
-        StopCircuit.all(relay, TerminalRole.POWER_INPUT).stream().allMatch(solution::isOn),
+        StopTraits.all(relay, TerminalRole.POWER_INPUT).stream().allMatch(solution::isOn),
         channels,
-        StopCircuit.all(relay, TerminalRole.RESET_INPUT).stream()
-            .allMatch(i -> reads(solution, i)));
+        StopTraits.all(relay, TerminalRole.RESET_INPUT).stream().allMatch(i -> reads(solution, i)));
   }
 
   private Observation.DriveSight driveSight(
@@ -228,7 +227,7 @@ final class Observer {
   }
 
   private static List<TerminalRef> safeTorqueOff(PlacedDevice drive) {
-    return StopCircuit.all(drive, TerminalRole.SAFE_TORQUE_OFF);
+    return StopTraits.all(drive, TerminalRole.SAFE_TORQUE_OFF);
   }
 
   /** Whether an input is taken for on; what lies between is noted and taken as the doubt says. */
@@ -268,11 +267,11 @@ final class Observer {
   /** The moment of one test pulse: its source is low. */
   private final class Gap {
     private final String tester;
-    private final StopCircuit.Pulse pulse;
+    private final TestPulses.Pulse pulse;
     private final LineSolution steady;
     private final LineSolution low;
 
-    Gap(String tester, StopCircuit.Pulse pulse, LineSolution steady, LineSolution low) {
+    Gap(String tester, TestPulses.Pulse pulse, LineSolution steady, LineSolution low) {
       this.tester = tester;
       this.pulse = pulse;
       this.steady = steady;
@@ -303,12 +302,12 @@ final class Observer {
   /** A relay that is off is not asked for its tests: it makes them as soon as it is on. */
   private List<Gap> gaps(StopState state, LineSolution steady) {
     List<Gap> gaps = new ArrayList<>();
-    for (StopCircuit.Tester tester : testers) {
+    for (TestPulses.Tester tester : testers) {
       if (relays.stream().anyMatch(r -> r.id().equals(tester.device()))
           && !state.relay(tester.device()).on()) {
         continue;
       }
-      for (StopCircuit.Pulse pulse : tester.pulses()) {
+      for (TestPulses.Pulse pulse : tester.pulses()) {
         if (isHigh(steady, pulse.back())) {
           List<WiringFault> low = faults(state);
           low.add(new WiringFault.DeadSource(pulse.source()));

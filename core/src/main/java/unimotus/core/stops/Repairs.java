@@ -55,7 +55,7 @@ final class Repairs {
   List<Repair> removals() {
     List<Repair> repairs = new ArrayList<>();
     for (PlacedDevice drive : circuit.drives()) {
-      if (StopCircuit.isJumpered(drive)) {
+      if (StopTraits.isJumpered(drive)) {
         repairs.add(
             new Repair(
                 "the works jumper over safe torque off of %s is fitted"

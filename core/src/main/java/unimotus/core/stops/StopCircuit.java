@@ -1,6 +1,7 @@
 package unimotus.core.stops;
 
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -21,11 +22,8 @@ import unimotus.core.machine.StopReach;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.sheet.DriveSheet;
-import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Meaning;
-import unimotus.core.sheet.Option;
 import unimotus.core.sheet.PartSheet;
-import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -228,15 +226,6 @@ public final class StopCircuit {
         .flatMap(d -> d.sheet().terminal(ref.terminal()));
   }
 
-  /** The terminals of a role on a device, in the sheet's order. */
-  static List<TerminalRef> all(PlacedDevice device, TerminalRole role) {
-    return all(device, t -> t.role() == role);
-  }
-
-  static List<TerminalRef> all(PlacedDevice device, Predicate<Terminal> which) {
-    return device.sheet().terminals().stream().filter(which).map(t -> device.ref(t.id())).toList();
-  }
-
   /** The rest position of a part: the one in which its contacts permit motion. */
   String rest(String part) {
     return ((PartSheet) device(part).sheet()).positions().get(0);
@@ -251,10 +240,10 @@ public final class StopCircuit {
   /** What has to read off, or be dropped out, once the stop is demanded. */
   public List<TerminalRef> stopping() {
     return switch (stop.effect()) {
-      case STO, SS1_T -> all(drive(), TerminalRole.SAFE_TORQUE_OFF);
+      case STO, SS1_T -> StopTraits.all(drive(), TerminalRole.SAFE_TORQUE_OFF);
       case CONTACTORS ->
           stop.contactors().stream()
-              .flatMap(c -> all(device(c), TerminalRole.COIL).stream().limit(1))
+              .flatMap(c -> StopTraits.all(device(c), TerminalRole.COIL).stream().limit(1))
               .toList();
       case ENABLE -> inputsFor("enable"::equals);
       case RUN_INPUTS -> inputsFor(Meaning::isRun);
@@ -263,7 +252,7 @@ public final class StopCircuit {
 
   private List<TerminalRef> inputsFor(Predicate<String> functions) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
-    return all(
+    return StopTraits.all(
         drive(),
         t ->
             t.role().isBinaryInput()
@@ -276,12 +265,7 @@ public final class StopCircuit {
     boolean own = drive.id().equals(axis.drive().id());
     return own && stop.effect() == StopEffect.ENABLE
         ? stopping()
-        : all(drive, TerminalRole.SAFE_TORQUE_OFF);
-  }
-
-  /** Whether the works jumper bridges a drive's safe torque off. */
-  static boolean isJumpered(PlacedDevice drive) {
-    return drive.is(SelectorRole.STO_JUMPER, Option.FITTED, Option.REMOVED);
+        : StopTraits.all(drive, TerminalRole.SAFE_TORQUE_OFF);
   }
 
   /** The controller's outputs that are on while it commands motion over the run inputs. */
@@ -300,46 +284,10 @@ public final class StopCircuit {
         .toList();
   }
 
-  /**
-   * Whether a drive takes a run command that is still held when its permission comes back; one
-   * whose sheet is silent is taken to do so.
-   */
-  static boolean restartsAfterStop(PlacedDevice drive) {
-    return drive.is(SettingRole.RESTART_AFTER_STO, Option.ALLOWED, Option.ALLOWED);
-  }
-
-  /**
-   * Whether a drive takes a run command that is still held when power returns; one whose sheet is
-   * silent is taken to do so.
-   */
-  static boolean restartsAtPowerUp(PlacedDevice drive) {
-    return drive.is(SettingRole.RESTART_AT_POWER_UP, Option.ALLOWED, Option.ALLOWED);
-  }
-
-  /** Whether a relay is set to wait for the reset button to be pressed and let go. */
-  static boolean isManualReset(PlacedDevice relay) {
-    return relay.is(SelectorRole.RESET_MODE, Option.MANUAL, Option.MANUAL);
-  }
-
   /** Whether the reset of this stop has to be pressed and let go. */
   boolean isManualReset() {
     PlacedDevice relay = relay();
-    return relay != null && isManualReset(relay);
-  }
-
-  /** Whether a safety relay takes notice when its channels differ for too long. */
-  static boolean watchesDiscrepancy(PlacedDevice relay) {
-    return !relay.is(SelectorRole.DISCREPANCY_TIME, Option.OFF, Option.OFF);
-  }
-
-  /** Whether a drive takes notice when its safe torque off channels differ. */
-  static boolean comparesChannels(PlacedDevice drive) {
-    return drive.isPulseTested()
-        || drive.sheet().terminals().stream()
-            .anyMatch(
-                t ->
-                    t.role() == TerminalRole.SAFE_TORQUE_OFF
-                        && t.given(Figure.DISCREPANCY_SECONDS).isPresent());
+    return relay != null && StopTraits.isManualReset(relay);
   }
 
   /** Volts a terminal sees, against the end of its circuit; empty where it floats. */
@@ -350,70 +298,14 @@ public final class StopCircuit {
   /** The wires that bring each channel to what watches it: the relay, else what stops. */
   public List<Wire> channelWires() {
     PlacedDevice relay = relay();
-    List<TerminalRef> ends = relay == null ? stopping() : all(relay, TerminalRole.SAFETY_INPUT);
+    List<TerminalRef> ends =
+        relay == null ? stopping() : StopTraits.all(relay, TerminalRole.SAFETY_INPUT);
     return ends.stream().flatMap(e -> wires().stream().filter(w -> w.touches(e)).limit(1)).toList();
   }
 
-  /** A device that sends test pulses, and for each the input they come back to. */
-  record Tester(String device, List<Pulse> pulses) {}
-
-  /** One test pulse: its source and where it has to be seen. */
-  record Pulse(TerminalRef source, TerminalRef back) {}
-
-  /** Everything that tests its channels as it is set. */
-  List<Tester> testers() {
-    List<Tester> testers = new ArrayList<>();
-    for (PlacedDevice device : devices.values()) {
-      List<TerminalRef> outputs = all(device, TerminalRole.SAFETY_OUTPUT);
-      if (!outputs.isEmpty()) {
-        testers.add(new Tester(device.id(), outputs.stream().map(o -> new Pulse(o, o)).toList()));
-      }
-      if (isTesting(device)) {
-        testers.add(new Tester(device.id(), pulses(device)));
-      }
-    }
-    return testers;
-  }
-
-  /** Everything that sends test pulses, whether or not anything here waits for them. */
-  List<Pulse> pulseSources() {
-    List<Pulse> sources = new ArrayList<>();
-    for (PlacedDevice device : devices.values()) {
-      boolean sends = device.sheet() instanceof DriveSheet || isTesting(device);
-      for (TerminalRef source :
-          all(
-              device,
-              t ->
-                  t.role() == TerminalRole.SAFETY_OUTPUT
-                      || (sends && t.role() == TerminalRole.TEST_PULSE_OUTPUT))) {
-        if (isWired(source)) {
-          sources.add(new Pulse(source, source));
-        }
-      }
-    }
-    return sources;
-  }
-
-  private static boolean isTesting(PlacedDevice device) {
-    return device.is(SelectorRole.CROSS_FAULT_DETECTION, Option.ON, Option.OFF)
-        || device.isPulseTested();
-  }
-
-  private List<Pulse> pulses(PlacedDevice device) {
-    List<TerminalRef> sources = all(device, TerminalRole.TEST_PULSE_OUTPUT);
-    List<TerminalRef> inputs =
-        all(
-            device,
-            t -> t.role() == TerminalRole.SAFETY_INPUT || t.role() == TerminalRole.SAFE_TORQUE_OFF);
-    List<Pulse> pulses = new ArrayList<>();
-    // A relay misses its own pulses wherever they go; a drive tests only what it feeds.
-    boolean always = device.sheet() instanceof PartSheet;
-    for (int i = 0; i < Math.min(sources.size(), inputs.size()); i++) {
-      if (always || isWired(sources.get(i))) {
-        pulses.add(new Pulse(sources.get(i), inputs.get(i)));
-      }
-    }
-    return pulses;
+  /** All devices of the circuit. */
+  Collection<PlacedDevice> devices() {
+    return devices.values();
   }
 
   /** Whether a control wire ends on a terminal. */
@@ -435,7 +327,7 @@ public final class StopCircuit {
     List<TerminalRef> sources = new ArrayList<>();
     for (PlacedDevice device : devices.values()) {
       sources.addAll(
-          all(
+          StopTraits.all(
               device,
               t ->
                   t.role() == TerminalRole.SUPPLY_24V

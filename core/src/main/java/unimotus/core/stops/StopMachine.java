@@ -66,9 +66,9 @@ public final class StopMachine {
       traits.put(
           drive.id(),
           new Traits(
-              StopCircuit.comparesChannels(drive),
-              StopCircuit.restartsAfterStop(drive),
-              StopCircuit.restartsAtPowerUp(drive)));
+              StopTraits.comparesChannels(drive),
+              StopTraits.restartsAfterStop(drive),
+              StopTraits.restartsAtPowerUp(drive)));
     }
   }
 
@@ -174,11 +174,11 @@ public final class StopMachine {
     boolean locked = was.locked() || all.failedTests().contains(device.id());
     boolean closed = seen.allChannelsOn();
     boolean oneAlone = !closed && !seen.allChannelsOff();
-    boolean differs = oneAlone && (was.on() || StopCircuit.watchesDiscrepancy(device));
+    boolean differs = oneAlone && (was.on() || StopTraits.watchesDiscrepancy(device));
     boolean needsBoth = differs || (was.needsBothOff() && !seen.allChannelsOff());
     boolean mayStart = closed && !locked && !needsBoth && !observer.contactSticks(device.id());
     boolean start =
-        StopCircuit.isManualReset(device)
+        StopTraits.isManualReset(device)
             ? was.loopWasClosed() && !seen.loopClosed()
             : seen.loopClosed();
     boolean on = was.on() ? closed && !locked : mayStart && start;

@@ -144,7 +144,7 @@ public record StopVerdict(
     for (String contactor : circuit.stop().contactors()) {
       PlacedDevice device = circuit.device(contactor);
       boolean poles =
-          StopCircuit.all(device, TerminalRole.MAIN_CONTACT).stream()
+          StopTraits.all(device, TerminalRole.MAIN_CONTACT).stream()
               .anyMatch(
                   p -> circuit.installation().powerWires().stream().anyMatch(w -> w.touches(p)));
       if (!poles) {

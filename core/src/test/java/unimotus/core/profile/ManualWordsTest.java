@@ -130,7 +130,7 @@ class ManualWordsTest {
     assertThat(changed.control().get(0).meaning()).isEqualTo(ControlMeaning.OTHER);
     assertThat(changed.status()).hasSize(3);
     assertThat(ManualWords.NONE.isEmpty()).isTrue();
-    assertThat(WordMachine.names(profile.controlBits(), 0x0402))
+    assertThat(WordBit.names(profile.controlBits(), 0x0402))
         .containsExactly("start", "from the link");
   }
 

@@ -14,7 +14,7 @@ import unimotus.core.profile.WordMachine.Step;
 /** What bits 4 to 9, 12 and 13 mean in a mode (IEC 61800-7-201, from memory). */
 class OperatingModeTest {
   private static List<String> set(List<WordBit> bits, int word) {
-    return WordMachine.names(bits, word);
+    return WordBit.names(bits, word);
   }
 
   @ParameterizedTest

@@ -185,7 +185,7 @@ class WordMachineTest {
         .isEqualTo(0x11);
     assertThat(machine.way(plain.state("running"), Intent.STOP, 0x11).get(0).word())
         .isEqualTo(0x10);
-    assertThat(WordMachine.names(plain.controlBits(), 0x13))
+    assertThat(WordBit.names(plain.controlBits(), 0x13))
         .containsExactly("run", "reverse", "commanded from here");
   }
 

@@ -213,10 +213,10 @@ class StopsReadByHandTest {
     lines.add("belongs: " + String.join(", ", circuit.belongs()));
     lines.add("outputs: %s, run %s".formatted(circuit.programOutputs(), circuit.runOutputs()));
     lines.add("channels: " + circuit.channelWires().stream().map(Wire::id).toList());
-    circuit
+    new TestPulses(circuit)
         .testers()
         .forEach(t -> lines.add(("tests: " + t.device() + " " + pulses(t.pulses())).strip()));
-    lines.add(("pulses: " + pulses(circuit.pulseSources())).strip());
+    lines.add(("pulses: " + pulses(new TestPulses(circuit).pulseSources())).strip());
     lines.add("sources: " + circuit.sources());
     FaultRun run = Stops.run(circuit);
     for (FaultResult result : run.singles()) {
@@ -237,7 +237,7 @@ class StopsReadByHandTest {
     return lines;
   }
 
-  private static String pulses(List<StopCircuit.Pulse> pulses) {
+  private static String pulses(List<TestPulses.Pulse> pulses) {
     return String.join(", ", pulses.stream().map(p -> p.source() + " to " + p.back()).toList());
   }
 

@@ -88,18 +88,8 @@ public final class DialWay implements WayOfCommand {
     DIAL;
 
     @Override
-    public LinkGroup group() {
-      return LinkGroup.REFERENCE;
-    }
-
-    @Override
-    public String label() {
-      return "Dial";
-    }
-
-    @Override
-    public String hint() {
-      return "ten clicks";
+    public Account account() {
+      return new Account(LinkGroup.REFERENCE, "Dial", "ten clicks");
     }
 
     @Override

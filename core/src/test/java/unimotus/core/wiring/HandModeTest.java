@@ -41,7 +41,7 @@ class HandModeTest {
   @Test
   void withTheDelayedStartHandAlwaysStarts() {
     HandMode hand = hand(wired(true));
-    assertThat(hand.delayed()).isTrue();
+    assertThat(hand.start()).isEqualTo(HandMode.Start.DELAYED);
     assertThat(hand.startsOfThousand()).isEqualTo(1000);
     assertThat(rules(wired(true))).doesNotContain(Rule.START_RACE, Rule.START_TWICE);
   }
@@ -49,7 +49,7 @@ class HandModeTest {
   @Test
   void withThePlainStartHandOftenDoesNotAndTheFindingSaysHowOften() {
     HandMode hand = hand(wired(false));
-    assertThat(hand.delayed()).isFalse();
+    assertThat(hand.start()).isEqualTo(HandMode.Start.PLAIN);
     assertThat(hand.startsOfThousand()).isLessThan(600);
     assertThat(LineReview.of(wired(false), Lines.SHEETS).findings())
         .anySatisfy(

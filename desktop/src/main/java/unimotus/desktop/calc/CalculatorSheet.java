@@ -2,6 +2,7 @@ package unimotus.desktop.calc;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
@@ -99,6 +100,18 @@ public final class CalculatorSheet extends StackPane {
     answer();
   }
 
+  /** Opens a question by its title. */
+  public void open(String title) {
+    search.setText(title);
+    filter();
+    firstField();
+  }
+
+  /** The titles of all questions. */
+  public static List<String> titles() {
+    return Question.all().stream().map(Question::title).toList();
+  }
+
   private void filter() {
     list.getItems().setAll(all.stream().filter(q -> q.matches(search.getText())).toList());
     if (list.getItems().isEmpty()) {
@@ -113,7 +126,7 @@ public final class CalculatorSheet extends StackPane {
   private void firstField() {
     Question now = shown;
     if (now != null) {
-      fields.get(now.asks().get(0).name()).requestFocus();
+      Objects.requireNonNull(fields.get(now.asks().get(0).name())).requestFocus();
     }
   }
 
@@ -183,7 +196,7 @@ public final class CalculatorSheet extends StackPane {
     } catch (IllegalArgumentException refused) {
       result.clear();
       result.setPromptText("no result");
-      sum.getChildren().add(Parts.prose(refused.getMessage(), "ink-attention"));
+      sum.getChildren().add(Parts.prose(String.valueOf(refused.getMessage()), "ink-attention"));
     }
   }
 

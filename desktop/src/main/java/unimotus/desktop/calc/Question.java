@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.TreeMap;
 import java.util.function.BiFunction;
 import unimotus.core.calc.CalcResult;
@@ -48,7 +49,8 @@ record Question(
             List.of(
                 new Ask("value", "quantity with its unit", "7.5 kW", true),
                 new Ask("to", "unit wanted", "hp", true)),
-            (texts, mark) -> UnitConversion.convert(texts.get("value"), texts.get("to"), mark)));
+            (texts, mark) ->
+                UnitConversion.convert(needed(texts, "value"), needed(texts, "to"), mark)));
     return List.copyOf(questions);
   }
 
@@ -87,5 +89,9 @@ record Question(
       }
     }
     return true;
+  }
+
+  private static String needed(Map<String, String> texts, String name) {
+    return Objects.requireNonNull(texts.get(name), name);
   }
 }

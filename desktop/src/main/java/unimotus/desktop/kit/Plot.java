@@ -2,7 +2,6 @@ package unimotus.desktop.kit;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.function.IntToDoubleFunction;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.Group;
@@ -30,10 +29,6 @@ public final class Plot extends Pane {
   private static final double TOP = 22;
   private static final double BOTTOM = 24;
   private static final double ZOOM_STEP = 1.2;
-
-  /** A line through samples whose x rises. */
-  public record Series(
-      String name, String style, int size, IntToDoubleFunction x, IntToDoubleFunction y) {}
 
   /** A point that was measured. */
   public record Point(double x, double y) {}
@@ -202,9 +197,9 @@ public final class Plot extends Pane {
   private void drawGrid() {
     grid.getChildren().clear();
     for (double x : Ticks.between(xLow.get(), xHigh.get(), plotWidth() / 90)) {
-      grid.getChildren().add(line(px(x), TOP, px(x), TOP + plotHeight(), "plot-grid"));
+      grid.getChildren().add(Drawn.line(px(x), TOP, px(x), TOP + plotHeight(), "plot-grid"));
       Text text =
-          text(
+          Drawn.text(
               format.number(x) + (xUnit.isEmpty() ? "" : " " + xUnit),
               px(x),
               TOP + plotHeight() + 15,
@@ -213,8 +208,8 @@ public final class Plot extends Pane {
       grid.getChildren().add(text);
     }
     for (double y : Ticks.between(yLow, yHigh, plotHeight() / 34)) {
-      grid.getChildren().add(line(LEFT, py(y), LEFT + plotWidth(), py(y), "plot-grid"));
-      Text text = text(format.number(y), 0, py(y) + 4, "plot-tick");
+      grid.getChildren().add(Drawn.line(LEFT, py(y), LEFT + plotWidth(), py(y), "plot-grid"));
+      Text text = Drawn.text(format.number(y), 0, py(y) + 4, "plot-tick");
       text.setX(LEFT - 7 - text.getLayoutBounds().getWidth());
       grid.getChildren().add(text);
     }
@@ -238,8 +233,8 @@ public final class Plot extends Pane {
   private Node curve(Series s) {
     Polyline line = new Polyline();
     line.getStyleClass().add(s.style());
-    int from = Math.max(0, firstAtOrAfter(s, xLow.get()) - 1);
-    int to = Math.min(s.size(), firstAtOrAfter(s, xHigh.get()) + 1);
+    int from = Math.max(0, s.firstAtOrAfter(xLow.get()) - 1);
+    int to = Math.min(s.size(), s.firstAtOrAfter(xHigh.get()) + 1);
     int perPixel = Math.max(1, (int) ((to - from) / Math.max(1, plotWidth())));
     for (int i = from; i < to; i += perPixel) {
       addExtremes(line, s, i, Math.min(to, i + perPixel));
@@ -262,79 +257,21 @@ public final class Plot extends Pane {
     }
   }
 
-  private static int firstAtOrAfter(Series s, double x) {
-    int low = 0;
-    int high = s.size();
-    while (low < high) {
-      int middle = (low + high) >>> 1;
-      if (s.x().applyAsDouble(middle) < x) {
-        low = middle + 1;
-      } else {
-        high = middle;
-      }
-    }
-    return low;
-  }
-
   private void drawMarks() {
     marks.getChildren().clear();
     addCursor(cursor.get(), "plot-cursor");
     addCursor(secondCursor.get(), "plot-cursor second");
-    reading.setText(readingText());
+    reading.setText(CursorReading.of(cursor.get(), secondCursor.get(), series, format, xUnit));
     reading.setX(Math.max(LEFT, LEFT + plotWidth() - reading.getLayoutBounds().getWidth()));
     reading.setY(TOP - 8);
   }
 
   private void addCursor(double x, String styles) {
     if (Double.isFinite(x) && x >= xLow.get() && x <= xHigh.get()) {
-      Line line = line(px(x), TOP, px(x), TOP + plotHeight(), "plot-cursor");
+      Line line = Drawn.line(px(x), TOP, px(x), TOP + plotHeight(), "plot-cursor");
       line.getStyleClass().setAll(styles.split(" "));
       marks.getChildren().add(line);
     }
-  }
-
-  /** The values under the cursors and their differences, line by line. */
-  private String readingText() {
-    double a = cursor.get();
-    double b = secondCursor.get();
-    if (!Double.isFinite(a)) {
-      return "";
-    }
-    StringBuilder text = new StringBuilder("at " + format.number(a) + " " + xUnit);
-    if (Double.isFinite(b)) {
-      text.append(" to ")
-          .append(format.number(b))
-          .append(", Δ ")
-          .append(format.number(b - a))
-          .append(" ")
-          .append(xUnit);
-    }
-    for (Series s : series) {
-      double at = valueAt(s, a);
-      text.append("   ").append(s.name()).append(" ").append(format.number(at));
-      if (Double.isFinite(b)) {
-        text.append(" Δ ").append(format.number(valueAt(s, b) - at));
-      }
-    }
-    return text.toString();
-  }
-
-  private static double valueAt(Series s, double x) {
-    return s.size() == 0
-        ? Double.NaN
-        : s.y().applyAsDouble(Math.min(s.size() - 1, firstAtOrAfter(s, x)));
-  }
-
-  private static Line line(double x1, double y1, double x2, double y2, String style) {
-    Line line = new Line(x1, y1, x2, y2);
-    line.getStyleClass().add(style);
-    return line;
-  }
-
-  private static Text text(String content, double x, double y, String style) {
-    Text text = new Text(x, y, content);
-    text.getStyleClass().add(style);
-    return text;
   }
 
   private void zoom(ScrollEvent e) {

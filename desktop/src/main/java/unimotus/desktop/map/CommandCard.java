@@ -2,6 +2,7 @@ package unimotus.desktop.map;
 
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.concurrent.atomic.AtomicReference;
 import javafx.scene.control.Button;
@@ -120,15 +121,16 @@ final class CommandCard extends VBox {
   }
 
   private HoldButton jog(String id, String text, Intent direction) {
-    AtomicReference<Hand> hand = new AtomicReference<>(new Hand());
+    AtomicReference<Hand> held = new AtomicReference<>(new Hand());
     return new HoldButton(
         id,
         text,
         () -> {
-          hand.set(new Hand());
-          asked.jog(direction, hand.get());
+          Hand hand = new Hand();
+          held.set(hand);
+          asked.jog(direction, hand);
         },
-        () -> asked.letGo(hand.get()));
+        () -> asked.letGo(Objects.requireNonNull(held.get())));
   }
 
   private HBox intents() {

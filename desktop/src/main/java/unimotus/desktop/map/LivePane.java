@@ -60,14 +60,10 @@ final class LivePane extends HBox {
 
   private @Nullable LiveWatch watch;
 
-  /** The axis whose drive is joined; whatever axis is looked at, the link stays with that one. */
   private Joined joined = Joined.NONE;
 
+  private final LiveStop stopping;
   private FrameRecorder recorder = new FrameRecorder(System::nanoTime);
-
-  private record Joined(String axis, String name) {
-    static final Joined NONE = new Joined("", "");
-  }
 
   /** The last second and a bit. */
   private final Deque<Sample> recent = new ArrayDeque<>();
@@ -77,6 +73,7 @@ final class LivePane extends HBox {
   LivePane(Desk desk) {
     super(14);
     this.desk = desk;
+    this.stopping = new LiveStop(desk);
     setPadding(new Insets(12, 16, 12, 16));
     profiles = new ChoiceField<>("words", DriveProfiles.ofSpeed(), WordProfile::name, this::choose);
     profiles.setId("live-profile");
@@ -212,7 +209,11 @@ final class LivePane extends HBox {
                   .orElse(ReferenceLimit.NONE));
       readout.begin();
       command.showReference();
-      LiveWatch next = new LiveWatch(link, POLL_MILLISECONDS, new Told(link));
+      LiveWatch next =
+          new LiveWatch(
+              link,
+              POLL_MILLISECONDS,
+              new WatchTold(desk, readout, this::isShown, this::show, link));
       watch = next;
       joined =
           new Joined(
@@ -220,7 +221,7 @@ final class LivePane extends HBox {
               desk.review().map(r -> r.axis().name()).orElse("no axis"));
       settings.begin(desk.review().map(AxisReview::assembly).orElse(null));
       mapSaid.setText(joinedWords());
-      desk.stopWith(() -> stop(link));
+      desk.stopWith(() -> stopping.stop(link));
       next.command(this::identify);
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
@@ -236,49 +237,9 @@ final class LivePane extends HBox {
     }
   }
 
-  /** What the watch tells, brought onto the thread of the window. */
-  private final class Told implements LiveWatch.Listener {
-    private final LiveLink link;
-
-    Told(LiveLink link) {
-      this.link = link;
-    }
-
-    private void ifShown(Runnable action) {
-      Platform.runLater(
-          () -> {
-            LiveWatch now = watch;
-            if (now != null && now.link() == link) {
-              action.run();
-            }
-          });
-    }
-
-    @Override
-    public void read(Sample sample) {
-      ifShown(() -> show(link, sample));
-    }
-
-    @Override
-    public void silent(String why) {
-      ifShown(() -> readout.tellTrouble(why));
-    }
-
-    @Override
-    public void done() {
-      ifShown(() -> desk.say(""));
-    }
-
-    @Override
-    public void refused(String why) {
-      Platform.runLater(() -> desk.refuse(why));
-    }
-
-    @Override
-    public void expired() {
-      Platform.runLater(
-          () -> desk.refuse("two minutes without a command: the drive is handed back"));
-    }
+  private boolean isShown(LiveLink link) {
+    LiveWatch now = watch;
+    return now != null && now.link() == link;
   }
 
   private void leave() {
@@ -353,36 +314,6 @@ final class LivePane extends HBox {
     }
   }
 
-  /** On a thread of its own: it waits for nothing that is under way. */
-  private void stop(LiveLink link) {
-    Thread thread = new Thread(() -> stopped(link), "live-stop");
-    thread.setDaemon(true);
-    thread.start();
-  }
-
-  private void stopped(LiveLink link) {
-    try {
-      link.stop();
-      Platform.runLater(
-          () -> {
-            desk.armed().set(null);
-            desk.say("stop word written to " + link.where());
-          });
-    } catch (NotDone e) {
-      Platform.runLater(
-          () -> desk.refuse("NOT STOPPED, use the machine's own stop: " + e.getMessage()));
-    }
-  }
-
-  private void jogEnds(LiveLink link, Hand hand) {
-    try {
-      link.letGo(hand);
-    } catch (NotDone e) {
-      Platform.runLater(
-          () -> desk.refuse("NOT STOPPED, use the machine's own stop: " + e.getMessage()));
-    }
-  }
-
   /** What the card of the commands asks for. */
   private final class Asked implements CommandCard.Asked {
     @Override
@@ -400,7 +331,7 @@ final class LivePane extends HBox {
       hand.letGo();
       LiveWatch now = watch;
       if (now != null) {
-        Thread thread = new Thread(() -> jogEnds(now.link(), hand), "live-jog-ends");
+        Thread thread = new Thread(() -> stopping.jogEnds(now.link(), hand), "live-jog-ends");
         thread.setDaemon(true);
         thread.start();
       }

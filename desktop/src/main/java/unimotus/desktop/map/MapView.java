@@ -2,6 +2,7 @@ package unimotus.desktop.map;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.layout.Priority;
@@ -78,6 +79,6 @@ public final class MapView implements View {
   /** Only what is seen is drawn anew; the rest is when it is shown. */
   @Override
   public void refresh() {
-    refreshers.get(mode).run();
+    Objects.requireNonNull(refreshers.get(mode)).run();
   }
 }

@@ -19,6 +19,7 @@ import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
+import unimotus.desktop.kit.Series;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.Sample;
 
@@ -144,7 +145,7 @@ final class ReadoutSheet extends VBox {
     double low = kept.stream().mapToDouble(s -> s[1]).min().orElse(0);
     trend.show(
         List.of(
-            new Plot.Series(
+            new Series(
                 "output",
                 "plot-measured-line",
                 kept.size(),

@@ -9,7 +9,6 @@ import javafx.scene.control.ToggleButton;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
 import unimotus.core.profile.WordBit;
-import unimotus.core.profile.WordMachine;
 import unimotus.core.profile.Words;
 import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Parts;
@@ -83,7 +82,7 @@ final class WordField16 extends VBox {
     }
     names.getChildren().clear();
     names.getChildren().add(Parts.label("%d = %s".formatted(next, Words.bits(next)), "ink-label"));
-    List<String> set = WordMachine.names(meanings, next);
+    List<String> set = WordBit.names(meanings, next);
     names
         .getChildren()
         .add(Parts.prose(set.isEmpty() ? "no bit is set" : String.join(", ", set), "ink-label"));

@@ -2,6 +2,7 @@ package unimotus.desktop.setup;
 
 import java.time.temporal.ChronoUnit;
 import java.util.Map;
+import java.util.Objects;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.AxisAssembly;
@@ -87,7 +88,10 @@ final class BorrowPane extends VBox {
             .formatted(
                 setting.code(),
                 setting.name(),
-                SettingEditor.text(desk, setting, borrowing.during().get(setting.code())),
+                SettingEditor.text(
+                    desk,
+                    setting,
+                    Objects.requireNonNull(borrowing.during().get(setting.code()), setting.code())),
                 SettingEditor.text(desk, setting, value)));
   }
 

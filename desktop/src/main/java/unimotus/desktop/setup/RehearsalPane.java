@@ -4,10 +4,12 @@ import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import javafx.scene.control.Button;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.Journey;
@@ -26,8 +28,8 @@ final class RehearsalPane extends VBox {
   private final VBox verdict = Parts.column(3);
   private final VBox rows = Parts.column(1);
   private List<Map.Entry<String, SettingValue>> proposed = List.of();
-  private AxisAssembly axis;
-  private DriveMemory from;
+  private @Nullable AxisAssembly axis;
+  private @Nullable DriveMemory from;
 
   RehearsalPane(Desk desk) {
     super(8);
@@ -68,7 +70,8 @@ final class RehearsalPane extends VBox {
   }
 
   private void asInTheMenu() {
-    List<String> menu = axis.driveSheet().settings().stream().map(SettingDefinition::code).toList();
+    List<String> menu =
+        axis().driveSheet().settings().stream().map(SettingDefinition::code).toList();
     List<Map.Entry<String, SettingValue>> sorted = new ArrayList<>(proposed);
     sorted.sort(java.util.Comparator.comparingInt(e -> menu.indexOf(e.getKey())));
     order(sorted);
@@ -81,7 +84,8 @@ final class RehearsalPane extends VBox {
   }
 
   private void draw() {
-    Rehearsal rehearsal = Rehearsal.of(from, order, RecordChecks.designed(axis));
+    Rehearsal rehearsal =
+        Rehearsal.of(Objects.requireNonNull(from), order, RecordChecks.designed(axis()));
     verdict.getChildren().clear();
     verdict
         .getChildren()
@@ -106,7 +110,7 @@ final class RehearsalPane extends VBox {
   }
 
   private HBox row(int place, Rehearsal.Turn turn) {
-    SettingDefinition setting = axis.driveSheet().setting(turn.code()).orElseThrow();
+    SettingDefinition setting = axis().driveSheet().setting(turn.code()).orElseThrow();
     boolean refused = turn.entered().outcome() == DriveMemory.Outcome.REFUSED;
     Mark mark =
         new Mark(refused ? Mark.Kind.ATTENTION : Mark.Kind.DONE, refused ? "refused" : "taken");
@@ -152,5 +156,10 @@ final class RehearsalPane extends VBox {
     if (lookup((by < 0 ? "#up-" : "#down-") + (place + by)) instanceof Button button) {
       button.requestFocus();
     }
+  }
+
+  /** There are rows and orders only once an axis was shown. */
+  private AxisAssembly axis() {
+    return Objects.requireNonNull(axis);
   }
 }

@@ -152,7 +152,10 @@ final class TerminalsPane {
             "closes to",
             others,
             o -> o,
-            o -> put(terminal, terminal.withCommon(o.equals(NOWHERE) ? null : o)));
+            o ->
+                put(
+                    terminal,
+                    o.equals(NOWHERE) ? terminal.withoutCommon() : terminal.withCommon(o)));
     field.setId("terminal-common");
     String now = terminal.common();
     field.show(now == null ? NOWHERE : now);

@@ -2,8 +2,15 @@ package unimotus.desktop.shell;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Consumer;
 import javafx.scene.Node;
+import javafx.scene.control.Button;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import unimotus.desktop.kit.Parts;
 
 /** A question above the view, answered with a word; nothing else is blocked meanwhile. */
@@ -21,21 +28,57 @@ final class AskBar extends HBox {
   /** Asks; any answer closes the bar. */
   void ask(String question, Answer... answers) {
     List<Node> nodes = new ArrayList<>();
-    nodes.add(Parts.label(question));
+    // A long question goes over several lines; its answers are never cut.
+    Label asked = Parts.prose(question);
+    HBox.setHgrow(asked, Priority.ALWAYS);
+    nodes.add(asked);
     for (Answer answer : answers) {
-      nodes.add(
+      Button button =
           Parts.action(
               "answer-" + answer.id(),
               answer.word(),
               () -> {
                 close();
                 answer.does().run();
-              }));
+              });
+      button.setMinWidth(Region.USE_PREF_SIZE);
+      nodes.add(button);
     }
     getChildren().setAll(nodes);
     setVisible(true);
     setManaged(true);
     nodes.get(1).requestFocus();
+  }
+
+  /** Asks for a word; Enter or the answer takes it, Escape leaves it as it was. */
+  void askFor(String question, String now, Consumer<String> take) {
+    TextField field = new TextField(now);
+    field.setId("answer-text");
+    field.setAccessibleText(question);
+    field.setPrefColumnCount(24);
+    Runnable taken =
+        () -> {
+          close();
+          take.accept(field.getText().strip());
+        };
+    field.setOnAction(e -> taken.run());
+    field.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.ESCAPE) {
+            close();
+            e.consume();
+          }
+        });
+    getChildren()
+        .setAll(
+            Parts.label(question),
+            field,
+            Parts.action("answer-take", "Rename", taken),
+            Parts.action("answer-leave", "Leave", this::close));
+    setVisible(true);
+    setManaged(true);
+    field.requestFocus();
+    field.selectAll();
   }
 
   void close() {

@@ -3,6 +3,8 @@ package unimotus.desktop.shell;
 import java.util.List;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
+import javafx.scene.control.ScrollPane;
+import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
@@ -18,11 +20,13 @@ import unimotus.workbench.WorkStep;
 /** The axes of the line, how each stands, and the next thing to do for the one looked at. */
 final class AxisRail extends VBox {
   private final Desk desk;
+  private final AxisActions actions;
   private final VBox items = new VBox();
   private final VBox next = new VBox(6);
 
-  AxisRail(Desk desk) {
+  AxisRail(Desk desk, AxisActions actions) {
     this.desk = desk;
+    this.actions = actions;
     getStyleClass().add("rail");
     setPrefWidth(196);
     setMinWidth(196);
@@ -33,7 +37,10 @@ final class AxisRail extends VBox {
     next.setPadding(new Insets(12, 12, 16, 16));
     Button add = Parts.quiet("new-axis", "+ new axis", desk::startAxis);
     VBox.setMargin(add, new Insets(6, 0, 0, 10));
-    getChildren().addAll(line, items, add, spring, next);
+    ScrollPane scrolled = Parts.scrolling(items);
+    VBox.setVgrow(scrolled, Priority.NEVER);
+    scrolled.setMinHeight(60);
+    getChildren().addAll(line, scrolled, add, spring, next);
     setPadding(new Insets(10, 0, 0, 0));
   }
 
@@ -67,6 +74,14 @@ final class AxisRail extends VBox {
     Mark mark = mark(review, progress);
     button.setGraphic(mark);
     button.setGraphicTextGap(9);
+    button.setContextMenu(actions.menu(review.axis()));
+    button.setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.DELETE) {
+            actions.remove(review.axis());
+            e.consume();
+          }
+        });
     if (review.axis().id().equals(desk.axisId().get()) && desk.step().get() != null) {
       button.getStyleClass().add("chosen");
     }
@@ -80,7 +95,7 @@ final class AxisRail extends VBox {
     if (review.count(Severity.ERROR) > 0) {
       return new Mark(Mark.Kind.ATTENTION, "%d to mend".formatted(review.count(Severity.ERROR)));
     }
-    Progress.State proof = progress.states().get(WorkStep.PROVE);
+    Progress.State proof = progress.state(WorkStep.PROVE);
     return new Mark(
         proof == Progress.State.OPEN ? Mark.Kind.PARTLY : States.mark(proof),
         proof == Progress.State.OPEN ? "designed, not proven" : "proof: " + States.word(proof));

@@ -3,10 +3,12 @@ package unimotus.desktop.shell;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
+import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.Mark;
@@ -19,6 +21,9 @@ final class HelpSheet extends StackPane {
     {"Alt+0", "the whole line"},
     {"Alt+↓, Alt+↑", "next and previous axis"},
     {"Ctrl+Shift+N", "start an axis"},
+    {"F2", "rename the axis; on the whole line, the line"},
+    {"Alt+Shift+↓, ↑", "move the axis down or up the line"},
+    {"Delete", "on an axis of the list: remove it; right click for more"},
     {"Enter, Escape", "in a field: take the number, leave it"},
     {"Ctrl+Z, Ctrl+Y", "undo, redo; without limit while the window is open"},
     {"Ctrl+N, Ctrl+O", "new line, open"},
@@ -33,21 +38,28 @@ final class HelpSheet extends StackPane {
     {"←, →, with Shift", "in a plot: first cursor, second cursor"},
     {"Ctrl+↑, Ctrl+↓", "at Set up: move an entry of the rehearsal"},
     {"F8", "stop the drive that is joined"},
+    {"Ctrl+K", "find anything by a few words"},
     {"F9", "calculators"},
+    {"Ctrl+Q, Ctrl+W", "close the window"},
     {"F1", "this sheet"}
   };
+
+  private static final double WIDTH = 1080;
+  private static final double HEIGHT = 700;
 
   private final Button button;
 
   HelpSheet(Runnable close) {
     button = Parts.action("close-help", "Close", close);
-    HBox columns = new HBox(36, keys(), signs());
-    VBox sheet = new VBox(16, Parts.label("Keys and signs", "ink-title"), columns, button);
+    int half = (KEYS.length + 1) / 2;
+    HBox keys = new HBox(28, keys(0, half), keys(half, KEYS.length));
+    VBox sheet =
+        new VBox(14, Parts.label("Keys and signs", "ink-title"), keys, signs(), words(), button);
     sheet.getStyleClass().add("help");
-    sheet.setMaxSize(1010, 640);
+    sheet.setMaxSize(WIDTH, HEIGHT);
     ScrollPane scroll = Parts.scrolling(sheet);
-    scroll.setMaxSize(1030, 660);
-    javafx.scene.layout.Region shade = new javafx.scene.layout.Region();
+    scroll.setMaxSize(WIDTH + 20, HEIGHT + 20);
+    Region shade = new Region();
     shade.getStyleClass().add("shade");
     getChildren().addAll(shade, scroll);
     setPadding(new Insets(0));
@@ -63,49 +75,50 @@ final class HelpSheet extends StackPane {
     button.requestFocus();
   }
 
-  private static Node keys() {
+  private static Node keys(int from, int to) {
     GridPane grid = new GridPane();
-    grid.setHgap(16);
-    grid.setVgap(7);
-    for (int i = 0; i < KEYS.length; i++) {
-      grid.addRow(i, Parts.label(KEYS[i][0], "ink-strong"), Parts.label(KEYS[i][1]));
+    grid.setHgap(14);
+    grid.setVgap(4);
+    for (int i = from; i < to; i++) {
+      Label key = Parts.label(KEYS[i][0], "ink-strong");
+      key.setMinWidth(Region.USE_PREF_SIZE);
+      Label what = Parts.prose(KEYS[i][1]);
+      GridPane.setHgrow(what, Priority.ALWAYS);
+      grid.addRow(i - from, key, what);
     }
+    grid.setPrefWidth(WIDTH / 2);
     return grid;
   }
 
   private static Node signs() {
-    VBox signs =
-        Parts.column(
-            7,
-            sign(Mark.Kind.DONE, "done, agrees"),
-            sign(Mark.Kind.PARTLY, "begun, to look at, or stale"),
-            sign(Mark.Kind.OPEN, "open, not measured"),
-            sign(Mark.Kind.ATTENTION, "to mend, differs"),
-            sign(Mark.Kind.NOTE, "to know"),
-            sign(Mark.Kind.LATER, "not in this version"),
-            Parts.prose(
-                "Solid line: what happens. Dashed: what is meant or predicted. Dots: measured.",
-                "ink-label"),
-            Parts.prose(
-                "At Wire a thick wire carries current, a middling one stands at a voltage, a thin one is dead. Squares:"
-                    + " filled reads on, hollow off, half either way.",
-                "ink-label"),
-            Parts.prose(
-                "On the thread a wave is an analog signal on wires, one step an output or a contact, square a message; a straight"
-                    + " stroke is arithmetic or steel.",
-                "ink-label"),
-            Parts.prose(
-                "The detective takes each cause as the signal path with that fault in it and asks how likely the readings"
-                    + " are then: by distance in tolerances, with one slip of the pen in fifty. A cause whose number"
-                    + " had to be fitted pays for it. When 'not explained' leads, no known cause fits.",
-                "ink-label"),
-            Parts.prose(
-                "Unimotus advises. It never calls a circuit safe: local codes, the risk assessment and licensed people"
-                    + " decide. A simulation is not a proof.",
-                "ink-label"));
-    signs.setMaxWidth(420);
-    HBox.setHgrow(signs, Priority.ALWAYS);
-    return signs;
+    return Parts.row(
+        22,
+        sign(Mark.Kind.DONE, "done, agrees"),
+        sign(Mark.Kind.PARTLY, "begun, to look at, or stale"),
+        sign(Mark.Kind.OPEN, "open, not measured"),
+        sign(Mark.Kind.ATTENTION, "to mend, differs"),
+        sign(Mark.Kind.NOTE, "to know"),
+        sign(Mark.Kind.LATER, "not in this version"));
+  }
+
+  private static Node words() {
+    return Parts.column(
+        5,
+        Parts.prose(
+            "Solid line: what happens. Dashed: what is meant or predicted. Dots: measured. At Wire a thick wire carries"
+                + " current, a middling one stands at a voltage, a thin one is dead. Squares: filled reads on, hollow off,"
+                + " half either way. On the thread a wave is an analog signal on wires, one step an output or a contact,"
+                + " square a message; a straight stroke is arithmetic or steel.",
+            "ink-label"),
+        Parts.prose(
+            "The detective takes each cause as the signal path with that fault in it and asks how likely the readings"
+                + " are then: by distance in tolerances, with one slip of the pen in fifty. A cause whose number"
+                + " had to be fitted pays for it. When 'not explained' leads, no known cause fits.",
+            "ink-label"),
+        Parts.prose(
+            "Unimotus advises. It never calls a circuit safe: local codes, the risk assessment and licensed people"
+                + " decide. A simulation is not a proof.",
+            "ink-label"));
   }
 
   private static Node sign(Mark.Kind kind, String word) {

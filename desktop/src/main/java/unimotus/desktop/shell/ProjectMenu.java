@@ -3,6 +3,7 @@ package unimotus.desktop.shell;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.control.CheckMenuItem;
@@ -16,6 +17,7 @@ import javafx.scene.input.KeyCombination;
 import unimotus.core.quantity.Dimension;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
+import unimotus.desktop.find.Entry;
 import unimotus.workbench.DisplayUnits;
 
 /** Everything that concerns the file and the looks, behind the project's name. */
@@ -38,9 +40,13 @@ final class ProjectMenu extends MenuButton {
 
     void saveAs();
 
+    void find();
+
     void calculators();
 
     void help();
+
+    void quit();
   }
 
   ProjectMenu(Desk desk, FileActions files) {
@@ -71,8 +77,11 @@ final class ProjectMenu extends MenuButton {
             decimals(),
             dark(),
             new SeparatorMenuItem(),
+            does(item("find", "Find anything", "Shortcut+K"), files::find),
             does(item("calculators", "Calculators", "F9"), files::calculators),
-            does(item("help", "Keys and signs", "F1"), files::help));
+            does(item("help", "Keys and signs", "F1"), files::help),
+            new SeparatorMenuItem(),
+            does(item("quit", "Close", "Shortcut+Q"), files::quit));
   }
 
   private static MenuItem item(
@@ -148,6 +157,34 @@ final class ProjectMenu extends MenuButton {
       }
     }
     recent.setDisable(recent.getItems().isEmpty());
+  }
+
+  /** Every command that can be given now, with its keys. */
+  List<Entry> commands() {
+    List<Entry> commands = new ArrayList<>();
+    commands(getItems(), commands);
+    return commands;
+  }
+
+  private static void commands(List<MenuItem> items, List<Entry> into) {
+    for (MenuItem item : items) {
+      if (item instanceof Menu menu) {
+        commands(menu.getItems(), into);
+      } else if (item.getText() != null && !item.isDisable()) {
+        String keys = item.getAccelerator() == null ? "" : item.getAccelerator().getDisplayText();
+        into.add(new Entry("command", item.getText(), keys, () -> give(item)));
+      }
+    }
+  }
+
+  /** As a click would: what is ticked is so before its action is told. */
+  private static void give(MenuItem item) {
+    if (item instanceof CheckMenuItem check) {
+      check.setSelected(!check.isSelected());
+    } else if (item instanceof RadioMenuItem one) {
+      one.setSelected(true);
+    }
+    item.fire();
   }
 
   private static void show(MenuItem item, String verb, Optional<String> name) {

@@ -1,9 +1,10 @@
 package unimotus.desktop.shell;
 
-import java.io.IOException;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import javafx.beans.property.ReadOnlyStringProperty;
+import javafx.beans.property.ReadOnlyStringWrapper;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -14,16 +15,15 @@ import javafx.scene.layout.BorderPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
+import javafx.stage.Window;
+import javafx.stage.WindowEvent;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
-import unimotus.core.machine.Ids;
 import unimotus.desktop.Desk;
-import unimotus.desktop.calc.CalculatorSheet;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
 import unimotus.desktop.station.View;
 import unimotus.desktop.view.Views;
-import unimotus.formats.project.ProjectFile;
 import unimotus.formats.project.UnsavedCopies.Unsaved;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
@@ -36,27 +36,33 @@ public final class Shell extends StackPane {
   private final Desk desk;
   private final Views views;
   private final ProjectMenu menu;
+  private final Overlays overlays;
   private final Label saved = Parts.label("", "ink-caption");
   private final WorkOrderRail steps;
   private final AxisRail axes;
   private final AskBar ask = new AskBar();
+  private final Saving saving;
+  private final AxisActions actions;
   private final BorderPane frame = new BorderPane();
   private final VBox middle = new VBox(ask);
   private final UnprovedBand unproved;
   private final ArmedBand armed;
   private final HBox messageLine = new HBox();
   private final Label message = Parts.label("");
-  private @Nullable HelpSheet help;
-  private @Nullable CalculatorSheet calculators;
   private @Nullable View shown;
+  private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper("Unimotus");
 
   /** Builds the frame over a desk. */
   public Shell(Desk desk) {
     this.desk = desk;
+    this.saving = new Saving(desk, ask);
+    this.actions = new AxisActions(desk, ask);
     this.views = new Views(desk);
     this.menu = new ProjectMenu(desk, new MenuActions());
+    this.overlays = new Overlays(desk, this, menu::commands);
     this.steps = new WorkOrderRail(desk);
-    this.axes = new AxisRail(desk);
+    this.axes = new AxisRail(desk, actions);
+    FileDrop.on(this, new MenuActions()::open);
     saved.setId("saved-state");
     message.setId("message");
     HBox project = Parts.row(8, menu, saved);
@@ -90,7 +96,8 @@ public final class Shell extends StackPane {
   private void refresh() {
     String focused = focusedId();
     menu.refresh();
-    saved.setText(savedText());
+    saved.setText(saving.state());
+    title.set(saving.title());
     steps.refresh();
     axes.refresh();
     unproved.refresh();
@@ -119,16 +126,6 @@ public final class Shell extends StackPane {
     }
   }
 
-  private String savedText() {
-    if (desk.session().isReadOnly()) {
-      return "reading only";
-    }
-    if (desk.session().isDirty()) {
-      return "not saved";
-    }
-    return desk.session().file().isPresent() ? "saved" : "";
-  }
-
   private void showView() {
     View next =
         desk.editingSheets().get()
@@ -143,56 +140,31 @@ public final class Shell extends StackPane {
     next.refresh();
   }
 
-  /** Shows the sheet of keys and signs, or puts it away. */
-  public void toggleHelp() {
-    HelpSheet sheet = help;
-    if (sheet == null) {
-      // Made when first asked for: its many words would otherwise be styled at every start.
-      sheet = new HelpSheet(this::toggleHelp);
-      help = sheet;
-      getChildren().add(sheet);
-    }
-    sheet.setVisible(!sheet.isVisible());
-    if (sheet.isVisible()) {
-      sheet.takeFocus();
-    }
-  }
-
-  /** Shows the calculators, or puts them away. */
-  public void toggleCalculators() {
-    CalculatorSheet sheet = calculators;
-    if (sheet == null) {
-      sheet = new CalculatorSheet(desk, this::toggleCalculators);
-      calculators = sheet;
-      getChildren().add(sheet);
-    }
-    sheet.setVisible(!sheet.isVisible());
-    if (sheet.isVisible()) {
-      sheet.takeFocus();
-    }
-  }
-
-  private boolean isCalculating() {
-    CalculatorSheet sheet = calculators;
-    return sheet != null && sheet.isVisible();
-  }
-
-  private boolean isHelping() {
-    HelpSheet sheet = help;
-    return sheet != null && sheet.isVisible();
-  }
-
   private void key(KeyEvent e) {
-    if (e.getCode() == KeyCode.F9 || (e.getCode() == KeyCode.ESCAPE && isCalculating())) {
-      toggleCalculators();
+    if (e.getCode() == KeyCode.ESCAPE && overlays.isFinding()) {
+      overlays.toggleFind();
       e.consume();
-    } else if (e.getCode() == KeyCode.F1 || (e.getCode() == KeyCode.ESCAPE && isHelping())) {
-      toggleHelp();
+    } else if (e.getCode() == KeyCode.W && e.isShortcutDown()) {
+      close();
+      e.consume();
+    } else if (e.getCode() == KeyCode.F9
+        || (e.getCode() == KeyCode.ESCAPE && overlays.isCalculating())) {
+      overlays.toggleCalculators();
+      e.consume();
+    } else if (e.getCode() == KeyCode.F1
+        || (e.getCode() == KeyCode.ESCAPE && overlays.isHelping())) {
+      overlays.toggleHelp();
       e.consume();
     } else if (e.getCode() == KeyCode.F8 && armed.stop()) {
       e.consume();
     } else if (e.isAltDown() && e.getCode().isDigitKey()) {
       goTo(e.getCode().ordinal() - KeyCode.DIGIT0.ordinal());
+      e.consume();
+    } else if (e.getCode() == KeyCode.F2) {
+      actions.renameShown();
+      e.consume();
+    } else if (isMoving(e)) {
+      actions.moveShown(e.getCode() == KeyCode.DOWN ? 1 : -1);
       e.consume();
     } else if (e.isAltDown() && (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP)) {
       nextAxis(e.getCode() == KeyCode.DOWN ? 1 : -1);
@@ -201,6 +173,12 @@ public final class Shell extends StackPane {
       history(e.getCode() == KeyCode.Y || e.isShiftDown());
       e.consume();
     }
+  }
+
+  private static boolean isMoving(KeyEvent e) {
+    return e.isAltDown()
+        && e.isShiftDown()
+        && (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP);
   }
 
   private static boolean isHistoryKey(KeyCode code) {
@@ -232,7 +210,7 @@ public final class Shell extends StackPane {
       desk.show(desk.axisId().get(), null);
     } else if (number <= WorkStep.values().length && desk.review().isPresent()) {
       WorkStep step = WorkStep.values()[number - 1];
-      boolean later = desk.progress(desk.review().get()).states().get(step) == Progress.State.LATER;
+      boolean later = desk.progress(desk.review().get()).state(step) == Progress.State.LATER;
       if (later) {
         desk.refuse(step.label() + " is not in this version");
       } else {
@@ -246,80 +224,6 @@ public final class Shell extends StackPane {
     int at = ids.indexOf(String.valueOf(desk.axisId().get()));
     if (!ids.isEmpty()) {
       desk.show(ids.get(Math.floorMod(at + way, ids.size())), desk.step().get());
-    }
-  }
-
-  /** Asks what to do with unsaved work, then goes on; goes on at once where there is none. */
-  public void leavingWork(Runnable then) {
-    if (!desk.session().isDirty()) {
-      then.run();
-      return;
-    }
-    ask.ask(
-        "There is work that is not saved.",
-        new AskBar.Answer(
-            "save",
-            "Save it",
-            () -> {
-              if (save()) {
-                then.run();
-              }
-            }),
-        new AskBar.Answer("discard", "Let it go", then),
-        new AskBar.Answer("stay", "Stay", () -> {}));
-  }
-
-  /** Asks whether to take up work that an earlier session left unsaved on the file that is open. */
-  public void offerUnsaved(Unsaved unsaved, Runnable letGo) {
-    ask.ask(
-        "An earlier session left unsaved work on %s, kept %s."
-            .formatted(
-                desk.session().file().map(f -> f.getFileName().toString()).orElse("no file yet"),
-                desk.time(unsaved.at().toString())),
-        new AskBar.Answer(
-            "take-up",
-            "Take it up",
-            () -> {
-              desk.session().takeUp(unsaved.project());
-              letGo.run();
-            }),
-        new AskBar.Answer("forget", "Let it go", letGo),
-        new AskBar.Answer("later", "Decide later", () -> {}));
-  }
-
-  private boolean save() {
-    if (desk.session().file().isEmpty() || desk.session().isReadOnly()) {
-      return saveAs();
-    }
-    return saving(desk.session()::save);
-  }
-
-  private boolean saveAs() {
-    String name = Ids.from(desk.session().project().name(), List.of()) + ProjectFile.SUFFIX;
-    return desk.dialogs()
-        .saveProject(name)
-        .map(
-            file ->
-                saving(
-                    () -> {
-                      desk.session().saveAs(file);
-                      desk.remember(desk.preferences().get().withRecent(file));
-                    }))
-        .orElse(false);
-  }
-
-  private interface Saving {
-    void run() throws IOException;
-  }
-
-  private boolean saving(Saving how) {
-    try {
-      how.run();
-      desk.say("saved " + desk.session().file().map(Path::getFileName).orElseThrow());
-      return true;
-    } catch (IOException | IllegalStateException e) {
-      desk.refuse("not saved: " + e.getMessage());
-      return false;
     }
   }
 
@@ -345,22 +249,62 @@ public final class Shell extends StackPane {
 
     @Override
     public void save() {
-      Shell.this.save();
+      saving.save();
     }
 
     @Override
     public void saveAs() {
-      Shell.this.saveAs();
+      saving.saveAs();
+    }
+
+    @Override
+    public void quit() {
+      close();
+    }
+
+    @Override
+    public void find() {
+      overlays.toggleFind();
     }
 
     @Override
     public void calculators() {
-      toggleCalculators();
+      overlays.toggleCalculators();
     }
 
     @Override
     public void help() {
-      toggleHelp();
+      overlays.toggleHelp();
     }
+  }
+
+  /** What stands above the window: the file, with a star while something is not saved. */
+  public ReadOnlyStringProperty title() {
+    return title.getReadOnlyProperty();
+  }
+
+  private void close() {
+    Window window = getScene().getWindow();
+    window.fireEvent(new WindowEvent(window, WindowEvent.WINDOW_CLOSE_REQUEST));
+  }
+
+  /** Shows keys and signs, or puts them away. */
+  public void toggleHelp() {
+    overlays.toggleHelp();
+  }
+
+  /** Shows what finds anything, or puts it away. */
+  public void toggleFind() {
+    overlays.toggleFind();
+  }
+
+  /** Asks what to do with unsaved work, then goes on; goes on at once where there is none. */
+  public void leavingWork(Runnable then) {
+    saving.leave(then);
+  }
+
+  /** Asks whether to take up work that an earlier session left unsaved on the file that is open. */
+  public void offerUnsaved(Unsaved unsaved, Runnable letGo) {
+    saving.offerUnsaved(unsaved, letGo);
   }
 }

@@ -44,7 +44,9 @@ final class UnprovedBand extends HBox {
             && review.assembly() != null
             && !desk.progress(review).stopProved();
     Optional<StopOutcome> worst =
-        stands ? review.worstStop().filter(w -> w != StopOutcome.STOPS) : Optional.empty();
+        stands && review != null
+            ? review.worstStop().filter(w -> w != StopOutcome.STOPS)
+            : Optional.empty();
     words.setText(
         worst
             .map(w -> "A stop of this axis %s: mend it before anything moves.".formatted(w.label()))

@@ -2,6 +2,7 @@ package unimotus.desktop.shell;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Objects;
 import javafx.scene.control.Button;
 import javafx.scene.layout.HBox;
 import unimotus.core.review.AxisReview;
@@ -42,9 +43,9 @@ final class WorkOrderRail extends HBox {
     }
     Progress progress = desk.progress(review);
     for (WorkStep step : WorkStep.values()) {
-      Progress.State state = progress.states().get(step);
-      Button button = buttons.get(step);
-      marks.get(step).show(States.mark(state), States.word(state));
+      Progress.State state = progress.state(step);
+      Button button = Objects.requireNonNull(buttons.get(step));
+      Objects.requireNonNull(marks.get(step)).show(States.mark(state), States.word(state));
       button.setDisable(state == Progress.State.LATER);
       button.setAccessibleText(
           "%s, %s (Alt+%d)".formatted(step.label(), States.word(state), step.ordinal() + 1));

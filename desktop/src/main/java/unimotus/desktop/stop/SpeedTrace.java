@@ -5,6 +5,7 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.stops.StopTimeline;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Plot;
+import unimotus.desktop.kit.Series;
 
 /** Speed of the shaft from the demand on, with the moment at which the torque goes. */
 final class SpeedTrace {
@@ -34,15 +35,14 @@ final class SpeedTrace {
     double last = timeline.comesToRest() ? timeline.standstillSeconds() : ENDLESS_SECONDS;
     double end = 1.08 * Math.max(last, Double.isFinite(off) ? off : 0);
     double top = 1.12 * per * timeline.phases().get(0).fromRpm();
-    Plot.Series speed =
-        new Plot.Series(
+    Series speed =
+        new Series(
             "shaft",
             "plot-live",
             SAMPLES + 1,
             i -> end * i / SAMPLES,
             i -> per * timeline.rpmAt(end * i / SAMPLES));
-    Plot.Series torque =
-        new Plot.Series("torque off", "plot-predicted", 2, i -> off, i -> i == 0 ? 0 : top);
+    Series torque = new Series("torque off", "plot-predicted", 2, i -> off, i -> i == 0 ? 0 : top);
     plot.setFormat(desk.units().format());
     plot.setYUnit(unit.symbol());
     plot.show(Double.isFinite(off) ? List.of(speed, torque) : List.of(speed), 0, end, 0, top);

@@ -2,13 +2,11 @@ package unimotus.desktop.stop;
 
 import java.util.List;
 import java.util.concurrent.atomic.AtomicBoolean;
-import javafx.application.Platform;
 import javafx.concurrent.Task;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ProgressBar;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -33,19 +31,6 @@ import unimotus.workbench.WorkStep;
 
 /** The station Make safe. */
 public final class StopView implements View {
-  private enum Side {
-    FAULTS("Broken on purpose"),
-    DESIGNS("Designs"),
-    FIGURES("Figures"),
-    RECORD("Proof");
-
-    private final String label;
-
-    Side(String label) {
-      this.label = label;
-    }
-  }
-
   /** What came of breaking one design; kept as long as the axis stays the same. */
   private record Broken(Subject of, FaultRun run) {}
 
@@ -76,8 +61,7 @@ public final class StopView implements View {
   private final ComparePane designs = new ComparePane();
   private final FiguresPane figures;
   private final RecordPane proof;
-  private final ProgressBar progress = new ProgressBar(0);
-  private final Button cancel = Parts.quiet("cancel-faults", "cancel", this::cancel);
+  private final StopWork work;
   private final Tabs<Side> tabs = new Tabs<>("side-", Side.class, s -> s.label, this::show);
   private final VBox side = new VBox(8);
   private final VBox left = new VBox(8);
@@ -85,7 +69,6 @@ public final class StopView implements View {
   private final VBox page;
 
   private Side shownSide = Side.FAULTS;
-  private AtomicBoolean cancelled = new AtomicBoolean();
   private @Nullable Broken broken;
   private @Nullable Subject compared;
   private @Nullable String chosen;
@@ -94,6 +77,7 @@ public final class StopView implements View {
   /** The station for a desk. */
   public StopView(Desk desk) {
     this.desk = desk;
+    this.work = new StopWork(desk, this::refresh);
     chain = new ChainPane(desk);
     trace = new SpeedTrace(desk);
     sentence = new StopSentence(desk);
@@ -110,8 +94,8 @@ public final class StopView implements View {
                 desk.openCircuit(known.run().demandedWith(r), FaultRun.wiringFaults(r));
               }
             });
-    progress.setId("fault-progress");
-    progress.setPrefWidth(120);
+    work.progress().setId("fault-progress");
+    work.progress().setPrefWidth(120);
     VBox.setVgrow(middle, Priority.ALWAYS);
     page =
         new VBox(
@@ -158,11 +142,11 @@ public final class StopView implements View {
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
     boolean hasStop = axis != null && !axis.stops().isEmpty();
-    boolean making = hasStop && axis.axis().id().equals(another);
+    boolean making = axis != null && hasStop && axis.axis().id().equals(another);
     newStop.offerWayBack(making);
     page.getChildren()
         .set(1, axis == null ? nothing(review) : hasStop && !making ? middle : newStop);
-    if (!hasStop || making) {
+    if (review == null || axis == null || !hasStop || making) {
       return;
     }
     findings.show(
@@ -175,7 +159,7 @@ public final class StopView implements View {
         review.stops().stream().filter(j -> j.stop().equals(stop)).findFirst().orElseThrow();
     Broken known = broken;
     boolean fresh = known != null && known.of().equals(new Subject(axis, stop));
-    show(new Shown(axis, judged, fresh ? known.run() : null));
+    show(new Shown(axis, judged, fresh && known != null ? known.run() : null));
   }
 
   /** The stop that was chosen last, while the axis has it; else its first one. */
@@ -279,8 +263,8 @@ public final class StopView implements View {
               Parts.row(
                   8,
                   Parts.primary("compare", "Compare designs", () -> compare(shown)),
-                  progress,
-                  cancel));
+                  work.progress(),
+                  work.cancel()));
     }
     if (run == null) {
       return List.of(
@@ -290,8 +274,8 @@ public final class StopView implements View {
           Parts.row(
               8,
               Parts.primary("run-faults", "Break it on purpose", () -> runFaults(shown, circuit)),
-              progress,
-              cancel));
+              work.progress(),
+              work.cancel()));
     }
     if (shownSide == Side.FIGURES) {
       figures.show(circuit, shown.judged().verdict(), run, times);
@@ -317,18 +301,13 @@ public final class StopView implements View {
     refresh();
   }
 
-  private void cancel() {
-    cancelled.set(true);
-  }
-
   private void runFaults(Shown shown, StopCircuit circuit) {
-    AtomicBoolean stop = begin();
-    work(
+    AtomicBoolean stop = work.begin();
+    work.run(
         new Task<Broken>() {
           @Override
           protected Broken call() {
-            FaultRun run =
-                FaultRun.of(circuit, shown.judged().verdict(), StopView.this::tell, stop::get);
+            FaultRun run = FaultRun.of(circuit, shown.judged().verdict(), work::tell, stop::get);
             return new Broken(Subject.of(shown), run);
           }
         },
@@ -336,9 +315,9 @@ public final class StopView implements View {
   }
 
   private void compare(Shown shown) {
-    AtomicBoolean stop = begin();
+    AtomicBoolean stop = work.begin();
     Project project = desk.session().project();
-    work(
+    work.run(
         new Task<List<StopDesigns.Design>>() {
           @Override
           protected List<StopDesigns.Design> call() {
@@ -347,7 +326,7 @@ public final class StopView implements View {
                 desk.session().sheets(),
                 shown.axis(),
                 shown.stop(),
-                StopView.this::tell,
+                work::tell,
                 stop::get);
           }
         },
@@ -355,28 +334,5 @@ public final class StopView implements View {
           designs.show(found);
           compared = Subject.of(shown);
         });
-  }
-
-  private AtomicBoolean begin() {
-    cancelled.set(true);
-    cancelled = new AtomicBoolean();
-    progress.setProgress(0);
-    return cancelled;
-  }
-
-  private void tell(double share) {
-    Platform.runLater(() -> progress.setProgress(share));
-  }
-
-  private <T> void work(Task<T> task, java.util.function.Consumer<T> take) {
-    task.setOnSucceeded(
-        e -> {
-          take.accept(task.getValue());
-          refresh();
-        });
-    task.setOnFailed(e -> desk.refuse(String.valueOf(task.getException().getMessage())));
-    Thread thread = new Thread(task, "stop-faults");
-    thread.setDaemon(true);
-    thread.start();
   }
 }

@@ -18,6 +18,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Trace;
+import unimotus.core.dryrun.DryEvents;
 import unimotus.core.dryrun.DryRun;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.Chain;
@@ -44,6 +45,7 @@ final class DryRunView implements View {
   private final TextField own = new TextField();
   private final Label summary = Parts.prose("", "ink-label");
   private final Label notes = Parts.prose("", "ink-attention");
+  private final EventMenu events = new EventMenu(own);
   private final RunPlots plots;
   private final Node node;
 
@@ -68,6 +70,7 @@ final class DryRunView implements View {
             10,
             Parts.label("Own events", "ink-label"),
             own,
+            events,
             Parts.action("export-csv", "Export CSV", this::exportCsv),
             Parts.action("export-png", "Export picture", this::exportPicture));
     VBox page =
@@ -99,7 +102,7 @@ final class DryRunView implements View {
     plots.refresh();
     boolean runs = axis != null && main != null;
     List.of(ways, chains, own, plots).forEach(n -> n.setVisible(runs));
-    if (axis == null || main == null) {
+    if (review == null || axis == null || main == null) {
       summary.setText(review == null ? "" : review.whyNoPath());
       choices.getChildren().clear();
       notes.setText("");
@@ -127,6 +130,9 @@ final class DryRunView implements View {
             ? "0 number 12.5; 1 on %s:DO0; 20 open w3; 30 mend; 40 end"
                 .formatted(axis.controller().id())
             : "0 permit; 0 reference 12.5; 1 forward; 20 stop; 40 end");
+    events.setVisible(throughWires);
+    events.setManaged(throughWires);
+    events.offer(DryEvents.of(axis, main));
     List<DryRuns.Playable> ready =
         throughWires
             ? DryRuns.throughTheWires(axis, main, beside)

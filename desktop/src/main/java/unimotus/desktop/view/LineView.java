@@ -129,7 +129,7 @@ final class LineView implements View {
     steps.setMinWidth(Region.USE_PREF_SIZE);
     steps.setAlignment(Pos.CENTER_LEFT);
     for (WorkStep step : WorkStep.values()) {
-      Progress.State state = progress.states().get(step);
+      Progress.State state = progress.state(step);
       steps
           .getChildren()
           .addAll(

@@ -22,6 +22,7 @@ import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
+import unimotus.desktop.kit.Series;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Evidence;
@@ -195,13 +196,13 @@ final class PathView implements View {
     double end = unit.convert(top, shown) * 1.06;
     plot.show(
         List.of(
-            new Plot.Series(
+            new Series(
                 "meant",
                 "plot-predicted",
                 2,
                 i -> x[i * (CURVE_POINTS - 1)],
                 i -> x[i * (CURVE_POINTS - 1)]),
-            new Plot.Series("machine", "plot-live", CURVE_POINTS, i -> x[i], i -> y[i])),
+            new Series("machine", "plot-live", CURVE_POINTS, i -> x[i], i -> y[i])),
         unit.convert(low, shown),
         unit.convert(high, shown),
         low < 0 ? -end : 0,

@@ -8,6 +8,7 @@ import unimotus.core.dryrun.DryRun;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Plot;
+import unimotus.desktop.kit.Series;
 
 /** The traces of a dry-run under each other, their cursors and ends moving together. */
 final class RunPlots extends VBox {
@@ -80,7 +81,7 @@ final class RunPlots extends VBox {
     shaft.setYUnit(shown.symbol());
     shaft.show(
         List.of(
-            new Plot.Series(
+            new Series(
                 "shaft",
                 "plot-live",
                 next.size(),
@@ -92,8 +93,8 @@ final class RunPlots extends VBox {
         fastest);
   }
 
-  private static Plot.Series series(Trace t, Trace.Channel channel, String style, String name) {
-    return new Plot.Series(name, style, t.size(), t::seconds, i -> t.value(channel, i));
+  private static Series series(Trace t, Trace.Channel channel, String style, String name) {
+    return new Series(name, style, t.size(), t::seconds, i -> t.value(channel, i));
   }
 
   static double most(Trace t, Trace.Channel channel) {

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.function.BiConsumer;
 import java.util.function.Function;
 import javafx.geometry.Pos;
@@ -201,7 +202,7 @@ final class ThreadPane extends Pane {
     if (centres.isEmpty()) {
       return;
     }
-    forth().forEach(s -> place(s, centres.get(s), FORTH_Y));
+    forth().forEach(s -> place(s, at(centres, s), FORTH_Y));
     drawForth(centres);
     boolean answers = boxes.containsKey(Station.ANSWER_NUMBER);
     backLine.getElements().clear();
@@ -209,12 +210,12 @@ final class ThreadPane extends Pane {
       double[] backX = {
         under(centres, Station.SIGNAL, Station.SYNCHRONOUS),
         under(centres, Station.COUNTS, Station.PERCENT),
-        centres.get(Station.NUMBER)
+        at(centres, Station.NUMBER)
       };
       for (int i = 0; i < BACK.size(); i++) {
         place(BACK.get(i), backX[i], BACK_Y);
       }
-      drawBack(centres.get(Station.FREQUENCY), backX);
+      drawBack(at(centres, Station.FREQUENCY), backX);
     }
     // Nodes made during layout get no styles by themselves until the next change.
     knots.applyCss();
@@ -222,7 +223,11 @@ final class ThreadPane extends Pane {
 
   /** A station of the way back stands under its like, else under one that every path has. */
   private static double under(Map<Station, Double> centres, Station like, Station otherwise) {
-    return centres.containsKey(like) ? centres.get(like) : centres.get(otherwise);
+    return at(centres, centres.containsKey(like) ? like : otherwise);
+  }
+
+  private static double at(Map<Station, Double> centres, Station station) {
+    return Objects.requireNonNull(centres.get(station), station::key);
   }
 
   /** The stations of the way forth that this path has. */
@@ -266,12 +271,12 @@ final class ThreadPane extends Pane {
   }
 
   private void drawForth(Map<Station, Double> centres) {
-    line.getElements().setAll(new MoveTo(centres.get(Station.NUMBER), FORTH_Y));
+    line.getElements().setAll(new MoveTo(at(centres, Station.NUMBER), FORTH_Y));
     List<Station> forth = forth();
     for (int i = 1; i < forth.size(); i++) {
       Station before = forth.get(i - 1);
-      double from = centres.get(before);
-      double to = centres.get(forth.get(i));
+      double from = at(centres, before);
+      double to = at(centres, forth.get(i));
       line.getElements().addAll(stroke(carriers.apply(before), from, to));
     }
   }

@@ -19,29 +19,26 @@ import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
-import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
-import unimotus.core.sheet.DriveSheet;
-import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.LineSolution;
 import unimotus.core.wiring.PlacedDevice;
 import unimotus.core.wiring.WiringFault;
 import unimotus.desktop.Desk;
-import unimotus.desktop.wire.BoardLayout.Block;
-import unimotus.desktop.wire.BoardLayout.Column;
-import unimotus.desktop.wire.BoardLayout.Item;
-import unimotus.desktop.wire.BoardLayout.Place;
+import unimotus.workbench.board.BoardContents;
+import unimotus.workbench.board.BoardLayout;
+import unimotus.workbench.board.BoardLayout.Block;
+import unimotus.workbench.board.BoardLayout.Column;
+import unimotus.workbench.board.BoardLayout.Item;
+import unimotus.workbench.board.BoardLayout.Place;
+import unimotus.workbench.board.WireBench;
 
 /**
  * Terminals and wires, laid out by the program. Made anew when the wiring changes; only repainted
  * when outputs are toggled, probes moved or faults put in, so that a long line stays quick.
  */
 final class Board extends Pane {
-  /** What is on the board: devices with the terminals to show, and wires. */
-  record Scope(List<PlacedDevice> devices, Map<String, List<String>> terminals, List<Wire> wires) {}
-
   /** Up to so many terminals are made at once. */
   private static final int MADE_AT_ONCE = 160;
 
@@ -70,7 +67,7 @@ final class Board extends Pane {
       };
   private final Set<TerminalRef> wired = new HashSet<>();
   private final Map<TerminalRef, String> signals = new HashMap<>();
-  private Scope scope = new Scope(List.of(), Map.of(), List.of());
+  private BoardContents scope = new BoardContents(List.of(), Map.of(), List.of());
   private BoardLayout layout = new BoardLayout(List.of(), Map.of(), 0, 0);
 
   Board(Desk desk, WireBench bench, Consumer<TerminalRef> touched, Consumer<TerminalRef> moved) {
@@ -87,7 +84,7 @@ final class Board extends Pane {
    * Lays everything out anew. A board of a few devices is made at once; of a long line what is
    * revealed, since styling thousands of nodes takes seconds, and the rest device by device.
    */
-  void show(Scope next, double atLeast) {
+  void show(BoardContents next, double atLeast) {
     clear();
     scope = next;
     for (Wire wire : scope.wires()) {
@@ -137,13 +134,13 @@ final class Board extends Pane {
     boolean more = false;
     for (PlacedDevice device : scope.devices()) {
       if (blocks.containsKey(device.id()) && made.add(device.id())) {
-        addBlock(device, blocks.get(device.id()), scope.terminals().get(device.id()));
+        addBlock(device, blocks.get(device.id()), scope.terminals(device));
         more = true;
       }
     }
     for (Wire wire : scope.wires()) {
       if (layout.shows(wire) && isBetween(wire, top, bottom) && drawn.add(wire.id())) {
-        addWire(wire, layout.places());
+        addWire(wire);
         more = true;
       }
     }
@@ -153,13 +150,13 @@ final class Board extends Pane {
   }
 
   private boolean isBetween(Wire wire, double top, double bottom) {
-    double one = layout.places().get(wire.from()).y();
-    double other = layout.places().get(wire.to()).y();
+    double one = layout.place(wire.from()).y();
+    double other = layout.place(wire.to()).y();
     return Math.min(one, other) <= bottom && Math.max(one, other) >= top;
   }
 
-  private static Item item(PlacedDevice device, Scope scope) {
-    List<String> shown = scope.terminals().get(device.id());
+  private static Item item(PlacedDevice device, BoardContents scope) {
+    List<String> shown = scope.terminals(device);
     Column column =
         device.device() instanceof Controller
             ? Column.LEFT
@@ -178,7 +175,7 @@ final class Board extends Pane {
     place(grounds, head, block.x(), block.y(), block.width(), DeviceHead.height(device, shown));
     for (String terminal : shown) {
       TerminalRef ref = device.ref(terminal);
-      dotLayer.getChildren().add(addTerminal(device, ref, layout.places().get(ref)));
+      dotLayer.getChildren().add(addTerminal(device, ref, layout.place(ref)));
     }
   }
 
@@ -197,7 +194,12 @@ final class Board extends Pane {
     Terminal terminal = device.sheet().terminal(ref.terminal()).orElseThrow();
     boolean switchable = device.device() instanceof Controller && terminal.role().isBinaryOutput();
     TerminalRow row =
-        new TerminalRow(ref, terminal, use(device, terminal), at.rightward(), switchable);
+        new TerminalRow(
+            ref,
+            terminal,
+            new TerminalUse(bench, signals).of(device, terminal),
+            at.rightward(),
+            switchable);
     rows.put(ref, row);
     place(rowLayer, row, at.rowX(), at.y() - BoardLayout.ROW / 2, at.rowWidth(), BoardLayout.ROW);
     row.dot().setCenterX(at.x());
@@ -220,36 +222,6 @@ final class Board extends Pane {
             });
     row.setOnKeyPressed(e -> key(e, row));
     return row.dot();
-  }
-
-  /** What a terminal is for: the function a drive's input is set to, the signal on its wire. */
-  private String use(PlacedDevice device, Terminal terminal) {
-    if (device.device() instanceof Drive drive && device.sheet() instanceof DriveSheet sheet) {
-      Optional<String> function = new EffectiveSettings(drive, sheet).functionOf(terminal.id());
-      if (function.isPresent()) {
-        return function.get().equals("none") ? "not used" : function.get().replace('-', ' ');
-      }
-      String shows = device.choice(SettingRole.OUTPUT_FUNCTION, terminal.id(), "");
-      if (!shows.isEmpty()) {
-        return "closed when " + shows.replace('-', ' ');
-      }
-    }
-    return device.device() instanceof Controller
-        ? signalOn(device.ref(terminal.id())).orElse(terminal.label())
-        : terminal.label();
-  }
-
-  /** What the wire on a controller's point carries, which says more than the point's own words. */
-  private Optional<String> signalOn(TerminalRef ref) {
-    return Optional.ofNullable(signals.get(ref)).filter(s -> isPoint(ref));
-  }
-
-  private boolean isPoint(TerminalRef ref) {
-    return bench
-        .installation()
-        .terminal(ref)
-        .filter(t -> t.role().isBinaryOutput() || t.role().isBinaryInput() || t.role().isAnalog())
-        .isPresent();
   }
 
   private void key(KeyEvent e, TerminalRow row) {
@@ -296,9 +268,9 @@ final class Board extends Pane {
     }
   }
 
-  private void addWire(Wire wire, Map<TerminalRef, Place> places) {
+  private void addWire(Wire wire) {
     WireCurve curve =
-        new WireCurve(wire, places.get(wire.from()), places.get(wire.to()), isAnalog(wire));
+        new WireCurve(wire, layout.place(wire.from()), layout.place(wire.to()), isAnalog(wire));
     curve.setOnMouseClicked(
         e -> {
           bench.choose(wire.id());

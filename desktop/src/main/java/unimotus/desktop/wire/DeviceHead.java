@@ -26,6 +26,7 @@ import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
 import unimotus.workbench.WiringEdits;
+import unimotus.workbench.board.WireBench;
 
 /**
  * A device's name on the board with what can be set on it: its position or state, its switches, and

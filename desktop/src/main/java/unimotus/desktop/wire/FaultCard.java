@@ -8,6 +8,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.wiring.WiringFault;
 import unimotus.desktop.kit.Parts;
+import unimotus.workbench.board.WireBench;
 
 /** The faults that are put in in thought, and those the probes offer. */
 final class FaultCard extends VBox {

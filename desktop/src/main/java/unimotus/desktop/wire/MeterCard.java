@@ -22,8 +22,9 @@ import unimotus.core.wiring.Meter;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Parts;
-import unimotus.desktop.wire.WireBench.Function;
 import unimotus.workbench.WiringEdits;
+import unimotus.workbench.board.WireBench;
+import unimotus.workbench.board.WireBench.Function;
 
 /** The meter: what it is set to, where the probes are, and what it shows. */
 final class MeterCard extends VBox {

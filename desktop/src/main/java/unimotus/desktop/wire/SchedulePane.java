@@ -23,6 +23,7 @@ import unimotus.desktop.kit.Parts;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Schedules;
 import unimotus.workbench.WiringEdits;
+import unimotus.workbench.board.WireBench;
 
 /** The from–to list of all wires, out to the workshop and back. */
 final class SchedulePane extends VBox {

@@ -15,6 +15,7 @@ import unimotus.core.wiring.InputReading;
 import unimotus.core.wiring.LineSolution;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Styles;
+import unimotus.workbench.board.WireBench;
 
 /** One terminal on the board: its dot, marking, use, and what it does or sees now. */
 final class TerminalRow extends HBox {

@@ -17,6 +17,7 @@ import unimotus.core.wiring.TruthTable;
 import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
+import unimotus.workbench.board.WireBench;
 
 /**
  * What every input really sees in every commanded state, a state a row, an input a column. What is

@@ -24,6 +24,7 @@ import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
 import unimotus.desktop.kit.WordField;
 import unimotus.workbench.WiringEdits;
+import unimotus.workbench.board.WireBench;
 
 /** The chosen wire: what it carries, what it is made of, and what may be wrong with it. */
 final class WireCard extends VBox {

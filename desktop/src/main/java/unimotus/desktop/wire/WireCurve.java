@@ -7,7 +7,7 @@ import javafx.scene.shape.CubicCurve;
 import unimotus.core.machine.Wire;
 import unimotus.core.wiring.LineSolution;
 import unimotus.desktop.kit.Styles;
-import unimotus.desktop.wire.BoardLayout.Place;
+import unimotus.workbench.board.BoardLayout.Place;
 
 /**
  * A wire on the board. A wire that carries a milliamp or more, over any leakage, is thick, one that

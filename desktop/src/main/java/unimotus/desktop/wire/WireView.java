@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Group;
 import javafx.scene.Node;
@@ -33,24 +34,15 @@ import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.WiringEdits;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.board.BoardContents;
+import unimotus.workbench.board.BoardScope;
+import unimotus.workbench.board.WireBench;
 
 /**
  * The station Wire. Board: terminals and wires, live. Truth: what every input sees. Schedule: the
  * list for the workshop. Beside them the meter, the chosen wire, faults in thought, and findings.
  */
 public final class WireView implements View {
-  private enum Mode {
-    BOARD("Board"),
-    TRUTH("What inputs see"),
-    SCHEDULE("Schedule");
-
-    private final String label;
-
-    Mode(String label) {
-      this.label = label;
-    }
-  }
-
   /** Room for the dots at the edges and the scroll bar. */
   private static final double BESIDE_BOARD = 24;
 
@@ -78,6 +70,7 @@ public final class WireView implements View {
   private boolean wholeLine;
   private boolean power;
   private @Nullable Object laidOut;
+  private @Nullable String sought;
 
   /** The station for a desk. */
   public WireView(Desk desk) {
@@ -275,6 +268,11 @@ public final class WireView implements View {
               mode = Mode.BOARD;
               bench.pose(c.state(), c.faults());
             });
+    sought = desk.takeAim().orElse(null);
+    if (sought != null) {
+      mode = Mode.BOARD;
+      find.setText(sought);
+    }
     modes.forEach(
         (m, b) -> {
           b.getStyleClass().remove("chosen");
@@ -294,6 +292,7 @@ public final class WireView implements View {
       case BOARD -> {
         left.getChildren().setAll(boardActions, boardPane);
         layOut();
+        seekWhatIsSought();
       }
       case TRUTH -> {
         left.getChildren().setAll(truthPane);
@@ -307,6 +306,13 @@ public final class WireView implements View {
     }
   }
 
+  /** As if it had been sought here; once more after each layout until something else is done. */
+  private void seekWhatIsSought() {
+    if (sought != null && boardPane.getWidth() > 0) {
+      Platform.runLater(this::seek);
+    }
+  }
+
   private void layOut() {
     Project project = desk.session().project();
     AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
@@ -317,10 +323,11 @@ public final class WireView implements View {
                 project, String.valueOf(desk.axisId().get()), allPoints, wholeLine, power, width));
     if (!now.equals(laidOut)) {
       laidOut = now;
-      Board.Scope scope =
+      BoardContents scope =
           new BoardScope(project, bench.installation(), axis, allPoints, power).of(wholeLine);
       board.show(scope, width);
       reveal();
+      seekWhatIsSought();
     }
     paint();
   }
@@ -328,7 +335,7 @@ public final class WireView implements View {
   private void paint() {
     if (mode == Mode.BOARD) {
       board.paint();
-      hint.setText(hintText());
+      hint.setText(bench.hint());
     }
     AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
     if (mode == Mode.TRUTH && axis != null) {
@@ -337,15 +344,5 @@ public final class WireView implements View {
     meter.paint();
     wireCard.paint();
     faultCard.paint();
-  }
-
-  private String hintText() {
-    TerminalRef from = bench.armed();
-    return from != null
-        ? "from %s: choose the other end, Escape to let go".formatted(from)
-        : bench
-            .wire()
-            .map(w -> "wire %s: Delete removes, M or Shift+click moves an end".formatted(w.id()))
-            .orElse("choose two terminals to join them");
   }
 }

@@ -6,7 +6,7 @@ import java.util.TreeMap;
 import unimotus.core.fieldbus.RegisterTable;
 
 /** Turns the message of a client into the answer of a unit. */
-public final class Answering {
+final class Answering {
   private static final int LAST_BASIC_OBJECT = 2;
 
   private Answering() {}

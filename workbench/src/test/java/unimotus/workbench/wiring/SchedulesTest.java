@@ -59,7 +59,7 @@ class SchedulesTest {
   void theRunWireIsExpectedAtNothingAndAtTheSupply() {
     WireSchedule.Row run =
         WireSchedule.of(Demo.project(), Lines.SHEETS).rows().stream()
-            .filter(r -> r.wire().id().equals("w1"))
+            .filter(r -> r.wire().touches(Lines.ref("drum-drive:DI1")))
             .findFirst()
             .orElseThrow();
     assertThat(run.expectation().against()).isEqualTo(Lines.ref("drum-drive:DCM"));

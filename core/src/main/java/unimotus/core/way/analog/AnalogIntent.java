@@ -15,18 +15,9 @@ enum AnalogIntent implements LinkIntent {
   ANALOG_REFERENCE;
 
   @Override
-  public LinkGroup group() {
-    return LinkGroup.REFERENCE;
-  }
-
-  @Override
-  public String label() {
-    return "Speed reference";
-  }
-
-  @Override
-  public String hint() {
-    return "analog output of the controller, shielded pair";
+  public Account account() {
+    return new Account(
+        LinkGroup.REFERENCE, "Speed reference", "analog output of the controller, shielded pair");
   }
 
   @Override

@@ -14,18 +14,9 @@ enum PresetIntent implements LinkIntent {
   private static final int MOST_INPUTS = 4;
 
   @Override
-  public LinkGroup group() {
-    return LinkGroup.REFERENCE;
-  }
-
-  @Override
-  public String label() {
-    return "Preset speeds";
-  }
-
-  @Override
-  public String hint() {
-    return "one to four outputs, chosen in binary";
+  public Account account() {
+    return new Account(
+        LinkGroup.REFERENCE, "Preset speeds", "one to four outputs, chosen in binary");
   }
 
   @Override

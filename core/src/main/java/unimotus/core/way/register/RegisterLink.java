@@ -20,7 +20,7 @@ import unimotus.core.way.CommandLink;
  * @param program percent to the number written
  * @param drive the number to output frequency
  */
-public record RegisterLink(ProgramRegister program, DriveRegister drive) implements CommandLink {
+record RegisterLink(ProgramRegister program, DriveRegister drive) implements CommandLink {
 
   @Override
   public List<Stage> stages() {

@@ -11,6 +11,7 @@ import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.path.PathFindings;
 import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.Option;
+import unimotus.core.sheet.SettingRole;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.WayOfCommand;
 
@@ -48,8 +49,16 @@ public final class HandWay implements WayOfCommand {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     return axis.axis().reference().local() == null
         && axis.parts().stream().anyMatch(p -> p.sheet().positions().contains(HAND))
-        && Stream.of(Meaning.START, Meaning.START_DELAYED)
-            .anyMatch(m -> settings.inputFor(m.word()).isPresent());
+        && (Stream.of(Meaning.START, Meaning.START_DELAYED)
+                .anyMatch(m -> settings.inputFor(m.word()).isPresent())
+            || isTwoWire(settings));
+  }
+
+  /** A maintained run in Hand; without a manual request Hand changes nothing of the reference. */
+  private static boolean isTwoWire(EffectiveSettings settings) {
+    return settings.is(SettingRole.CONTROL_WIRING, Option.TWO_WIRE, Option.TWO_WIRE)
+        && Stream.of(Meaning.RUN_FORWARD, Meaning.MANUAL_REQUEST)
+            .allMatch(m -> settings.inputFor(m.word()).isPresent());
   }
 
   @Override

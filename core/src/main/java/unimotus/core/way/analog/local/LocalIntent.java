@@ -24,35 +24,30 @@ enum LocalIntent implements LinkIntent {
       "selector and local potentiometer",
       List.of(
           new LinkChoice(LocalLinks.DELAYED, "start with a delay, which Hand always reaches"),
-          new LinkChoice("plain", "plain start, which races the stop contact")),
-      (draft, choice) -> LocalLinks.handOffAuto(draft, choice.key().equals(LocalLinks.DELAYED)));
+          new LinkChoice("plain", "plain start, which races the stop contact"),
+          new LinkChoice("two-wire", "run kept closed, by the program in Auto and by Hand")),
+      (draft, choice) -> {
+        if (choice.key().equals("two-wire")) {
+          LocalLinks.handOffAutoTwoWire(draft);
+        } else {
+          LocalLinks.handOffAuto(draft, choice.key().equals(LocalLinks.DELAYED));
+        }
+      });
 
-  private final String label;
-  private final String hint;
+  private final Account account;
   private final List<LinkChoice> choices;
   private final BiConsumer<Draft, LinkChoice> wiring;
 
   LocalIntent(
       String label, String hint, List<LinkChoice> choices, BiConsumer<Draft, LinkChoice> wiring) {
-    this.label = label;
-    this.hint = hint;
+    this.account = new Account(LinkGroup.REFERENCE, label, hint);
     this.choices = choices;
     this.wiring = wiring;
   }
 
   @Override
-  public LinkGroup group() {
-    return LinkGroup.REFERENCE;
-  }
-
-  @Override
-  public String label() {
-    return label;
-  }
-
-  @Override
-  public String hint() {
-    return hint;
+  public Account account() {
+    return account;
   }
 
   @Override

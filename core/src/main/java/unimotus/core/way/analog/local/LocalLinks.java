@@ -1,5 +1,7 @@
 package unimotus.core.way.analog.local;
 
+import java.util.ArrayList;
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.link.Draft;
@@ -10,6 +12,7 @@ import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Reference;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.WireMake;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
@@ -47,6 +50,43 @@ final class LocalLinks {
   private static void choose(Draft draft, LocalReference local, @Nullable String input) {
     Axis axis = draft.axis().axis();
     draft.put(axis.withReference(axis.reference().setBy(local).withTerminals(null, input)));
+  }
+
+  /**
+   * Two-wire: Auto lets the program's outputs through to the run inputs, Hand closes run forward
+   * and the manual request, Off opens all of them.
+   */
+  static void handOffAutoTwoWire(Draft draft) {
+    TerminalRef forward = draft.input(Meaning.RUN_FORWARD.word());
+    List<TerminalRef> inputs = new ArrayList<>(List.of(forward));
+    draft
+        .inputSetTo(Meaning.RUN_REVERSE.word())
+        .filter(i -> !draft.isFree(i))
+        .ifPresent(inputs::add);
+    TerminalRef manual = draft.input(Meaning.MANUAL_REQUEST.word());
+    TerminalRef feed = draft.feeds().overContact();
+    PlacedDevice selector = draft.part("selector-hand-off-auto-run", "selector");
+    Condition auto = new Condition(selector.id(), "auto");
+    Condition hand = new Condition(selector.id(), "hand");
+    for (int i = 0; i < inputs.size(); i++) {
+      TerminalRef input = inputs.get(i);
+      // What the wires mean has to be said before a contact parts them.
+      draft.declare(input);
+      draft.meanOnlyWhen(input, auto);
+      if (!draft.isFree(input)) {
+        draft.cutInto(
+            input, selector.ref((i + 1) + "3"), selector.ref((i + 1) + "4"), "run in Auto");
+      }
+    }
+    draft.wire(feed, selector.ref("33"), "feed of the selector");
+    draft.wire(selector.ref("33"), selector.ref("43"), "feed of the selector");
+    draft.wire(selector.ref("34"), forward, "run in Hand");
+    draft.wire(selector.ref("44"), manual, "manual request");
+    draft.mean(forward, Meaning.RUN_FORWARD.word(), hand);
+    draft.mean(manual, Meaning.MANUAL_REQUEST.word(), hand);
+    draft.set(SettingRole.CONTROL_WIRING, Option.TWO_WIRE);
+    draft.set(SettingRole.COMMAND_SOURCE, Option.TERMINALS);
+    wired(draft);
   }
 
   /**

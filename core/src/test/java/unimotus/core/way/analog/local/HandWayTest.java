@@ -3,8 +3,6 @@ package unimotus.core.way.analog.local;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
-import java.util.Map;
-import java.util.TreeMap;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.Links;
@@ -14,7 +12,6 @@ import unimotus.core.link.LinkRequest;
 import unimotus.core.machine.Project;
 import unimotus.core.path.Chain;
 import unimotus.core.path.Station;
-import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
 import unimotus.core.review.AxisReview;
 
@@ -90,13 +87,14 @@ class HandWayTest {
 
   @Test
   void everyPositionAndTheOwnerArePredicted() {
-    assertThat(words(Locals.hand("pump-drive-5k5")))
+    assertThat(Locals.words(Locals.hand("pump-drive-5k5")))
         .containsEntry("hand.off", "stopped")
         .containsEntry("hand.hand", "running")
         .containsEntry("hand.auto", "stopped")
         .containsEntry("hand.owner", "potentiometer");
     Project keypad = Locals.set(Locals.hand("vector-drive-15kw"), "E-07", "keypad");
-    assertThat(words(Lines.with(keypad, CommonLink.ENABLE))).containsEntry("hand.owner", "keypad");
+    assertThat(Locals.words(Lines.with(keypad, CommonLink.ENABLE)))
+        .containsEntry("hand.owner", "keypad");
   }
 
   /** A plain start that races with its stop is lost now and then: that it runs is not promised. */
@@ -108,17 +106,7 @@ class HandWayTest {
         LinkPlanner.plan(
                 analog, Lines.SHEETS, LinkRequest.of(Lines.AXIS, Links.HAND_OFF_AUTO, "plain"))
             .project();
-    assertThat(words(plain)).doesNotContainKey("hand.hand").containsKey("hand.off");
-  }
-
-  private static Map<String, String> words(Project project) {
-    Map<String, String> words = new TreeMap<>();
-    for (Prediction p : Locals.predictions(Locals.review(project))) {
-      if (p.expectation() instanceof Expectation.Word w) {
-        words.put(p.key(), w.expected());
-      }
-    }
-    return words;
+    assertThat(Locals.words(plain)).doesNotContainKey("hand.hand").containsKey("hand.off");
   }
 
   @Test

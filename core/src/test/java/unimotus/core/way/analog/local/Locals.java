@@ -1,6 +1,8 @@
 package unimotus.core.way.analog.local;
 
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import unimotus.core.Lines;
 import unimotus.core.Links;
@@ -40,6 +42,15 @@ final class Locals {
         .project();
   }
 
+  /** Run and analog reference of the controller in Auto, potentiometer in Hand, run kept closed. */
+  static Project twoWireHand(String controller, String sheet) {
+    Project auto =
+        Lines.with(Lines.bare(controller, sheet), CommonLink.TWO_WIRE, Links.ANALOG_REFERENCE);
+    return LinkPlanner.plan(
+            auto, Lines.SHEETS, LinkRequest.of(Lines.AXIS, Links.HAND_OFF_AUTO, "two-wire"))
+        .project();
+  }
+
   static Project set(Project project, String code, String choice) {
     return project.with(project.drives().get(0).withSetting(code, new SettingValue.Choice(choice)));
   }
@@ -51,6 +62,17 @@ final class Locals {
   static Project with(Project project, UnaryOperator<Reference> change) {
     Axis axis = project.axes().get(0);
     return project.with(axis.withReference(change.apply(axis.reference())));
+  }
+
+  /** What is expected to be observed, by the prediction's key. */
+  static Map<String, String> words(Project project) {
+    Map<String, String> words = new TreeMap<>();
+    for (Prediction p : predictions(review(project))) {
+      if (p.expectation() instanceof Expectation.Word w) {
+        words.put(p.key(), w.expected());
+      }
+    }
+    return words;
   }
 
   static AxisReview review(Project project) {

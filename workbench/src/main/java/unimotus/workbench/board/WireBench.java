@@ -1,4 +1,4 @@
-package unimotus.desktop.wire;
+package unimotus.workbench.board;
 
 import java.util.ArrayList;
 import java.util.List;
@@ -18,12 +18,12 @@ import unimotus.core.wiring.Meter;
 import unimotus.core.wiring.WiringFault;
 
 /**
- * What is commanded, broken and measured at the station Wire, over the whole line. Not part of the
+ * What is commanded, broken and measured on the wire board, over the whole line. Not part of the
  * project: a fault put in here is put in in thought.
  */
-final class WireBench {
+public final class WireBench {
   /** What the meter is set to. */
-  enum Function {
+  public enum Function {
     VOLTS("V", "volts d.c. between the probes"),
     MILLIAMPS("mA", "milliamps d.c. in the chosen wire"),
     OHMS("Ω", "continuity between the probes, with all power off");
@@ -36,11 +36,11 @@ final class WireBench {
       this.words = words;
     }
 
-    String sign() {
+    public String sign() {
       return sign;
     }
 
-    String words() {
+    public String words() {
       return words;
     }
   }
@@ -62,13 +62,13 @@ final class WireBench {
   private @Nullable Project project;
 
   /** Adds something to repaint when anything here changes. */
-  void onChange(Runnable watcher) {
+  public void onChange(Runnable watcher) {
     watchers.add(watcher);
   }
 
   /** Takes the project as it is now. */
   @SuppressWarnings("ReferenceEquality") // Every edit makes a new project.
-  void take(Project next, SheetCatalogue sheets) {
+  public void take(Project next, SheetCatalogue sheets) {
     if (next == project) {
       return;
     }
@@ -92,7 +92,7 @@ final class WireBench {
     return ref != null && installation().terminal(ref).isPresent() ? ref : null;
   }
 
-  Installation installation() {
+  public Installation installation() {
     return solver().installation();
   }
 
@@ -104,7 +104,7 @@ final class WireBench {
   }
 
   /** What every terminal sees now. */
-  LineSolution solution() {
+  public LineSolution solution() {
     LineSolution now = solution;
     if (now == null) {
       now = solver().solve(state, faults, Set.of(), last);
@@ -119,99 +119,99 @@ final class WireBench {
     watchers.forEach(Runnable::run);
   }
 
-  CommandState state() {
+  public CommandState state() {
     return state;
   }
 
   /** Commands another state. */
-  void command(CommandState next) {
+  public void command(CommandState next) {
     state = next;
     changed();
   }
 
   /** Stands as it was asked for from elsewhere: commanded and broken. */
-  void pose(CommandState next, List<WiringFault> broken) {
+  public void pose(CommandState next, List<WiringFault> broken) {
     faults.clear();
     faults.addAll(broken);
     command(next);
   }
 
   /** Turns an output on or off. */
-  void toggle(TerminalRef output) {
+  public void toggle(TerminalRef output) {
     command(state.with(output, !state.isOn(output)));
   }
 
-  List<WiringFault> faults() {
+  public List<WiringFault> faults() {
     return List.copyOf(faults);
   }
 
   /** Puts a fault in, or takes it out where it is in already. */
-  void fault(WiringFault fault) {
+  public void fault(WiringFault fault) {
     if (!faults.remove(fault)) {
       faults.add(fault);
     }
     changed();
   }
 
-  void mendAll() {
+  public void mendAll() {
     faults.clear();
     changed();
   }
 
-  Function function() {
+  public Function function() {
     return function;
   }
 
-  void set(Function next) {
+  public void set(Function next) {
     function = next;
     changed();
   }
 
-  @Nullable TerminalRef red() {
+  public @Nullable TerminalRef red() {
     return red;
   }
 
-  @Nullable TerminalRef black() {
+  public @Nullable TerminalRef black() {
     return black;
   }
 
   /** Holds the red probe on a terminal. */
-  void red(TerminalRef at) {
+  public void red(TerminalRef at) {
     red = at;
     changed();
   }
 
   /** Holds the black probe on a terminal. */
-  void black(TerminalRef at) {
+  public void black(TerminalRef at) {
     black = at;
     changed();
   }
 
-  @Nullable TerminalRef armed() {
+  public @Nullable TerminalRef armed() {
     return armed;
   }
 
   /** Begins a wire on a terminal; null lets go. */
-  void arm(@Nullable TerminalRef at) {
+  public void arm(@Nullable TerminalRef at) {
     armed = at;
     changed();
   }
 
   /** The chosen wire; empty where none is. */
-  Optional<Wire> wire() {
+  public Optional<Wire> wire() {
     return project == null
         ? Optional.empty()
         : project.wires().stream().filter(w -> w.id().equals(wire)).findFirst();
   }
 
   /** Chooses a wire; null chooses none. */
-  void choose(@Nullable String id) {
+  public void choose(@Nullable String id) {
     wire = id;
     changed();
   }
 
   /** What the meter shows: a number in volts, milliamps or ohms; empty where it cannot tell. */
-  OptionalDouble reading() {
+  public OptionalDouble reading() {
     Meter meter = new Meter(solver());
     TerminalRef plus = red;
     TerminalRef minus = black;
@@ -224,5 +224,15 @@ final class WireBench {
     return function == Function.VOLTS
         ? meter.volts(state, faults, plus, minus)
         : OptionalDouble.of(meter.ohms(state, faults, plus, minus));
+  }
+
+  /** What the next key or click does, in words. */
+  public String hint() {
+    TerminalRef from = armed;
+    return from != null
+        ? "from %s: choose the other end, Escape to let go".formatted(from)
+        : wire()
+            .map(w -> "wire %s: Delete removes, M or Shift+click moves an end".formatted(w.id()))
+            .orElse("choose two terminals to join them");
   }
 }

@@ -1,10 +1,11 @@
-package unimotus.desktop.wire;
+package unimotus.workbench.board;
 
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
@@ -20,18 +21,18 @@ import unimotus.core.machine.Wire;
  * @param width width of the whole
  * @param height height of the whole
  */
-record BoardLayout(
+public record BoardLayout(
     List<Block> blocks, Map<TerminalRef, Place> places, double width, double height) {
-  static final double ROW = 24;
-  static final double LEFT_WIDTH = 254;
-  static final double MIDDLE_WIDTH = 214;
-  static final double RIGHT_WIDTH = 306;
+  public static final double ROW = 24;
+  public static final double LEFT_WIDTH = 254;
+  public static final double MIDDLE_WIDTH = 214;
+  public static final double RIGHT_WIDTH = 306;
   private static final double GAP = 18;
   private static final double GUTTER = 96;
   private static final double PAD = 8;
 
   /** Which column a device stands in. */
-  enum Column {
+  public enum Column {
     LEFT,
     MIDDLE,
     RIGHT
@@ -46,11 +47,11 @@ record BoardLayout(
    * @param terminals the terminals to show, in the sheet's order
    * @param keepsOrder whether the terminals stay in that order
    */
-  record Item(
+  public record Item(
       String id, Column column, double headerHeight, List<String> terminals, boolean keepsOrder) {}
 
   /** A device on the board. */
-  record Block(String id, double x, double y, double width, double height) {}
+  public record Block(String id, double x, double y, double width, double height) {}
 
   /**
    * A terminal on the board.
@@ -61,9 +62,14 @@ record BoardLayout(
    * @param rowX left edge of its row
    * @param rowWidth width of its row
    */
-  record Place(double x, double y, boolean rightward, double rowX, double rowWidth) {}
+  public record Place(double x, double y, boolean rightward, double rowX, double rowWidth) {}
 
-  static BoardLayout of(List<Item> items, List<Wire> wires, double atLeast) {
+  /**
+   * Lays devices out.
+   *
+   * @param atLeast width to fill
+   */
+  public static BoardLayout of(List<Item> items, List<Wire> wires, double atLeast) {
     return new Maker(items, wires, atLeast).make();
   }
 
@@ -156,13 +162,11 @@ record BoardLayout(
     }
 
     private List<String> byPartner(Item item) {
-      Map<String, Double> heights = new HashMap<>();
-      for (String terminal : item.terminals()) {
-        heights.put(terminal, partnerHeight(new TerminalRef(item.id(), terminal)));
-      }
-      List<String> order = new ArrayList<>(item.terminals());
-      order.sort((a, b) -> Double.compare(heights.get(a), heights.get(b)));
-      return order;
+      return item.terminals().stream()
+          .map(t -> Map.entry(t, partnerHeight(new TerminalRef(item.id(), t))))
+          .sorted(Map.Entry.comparingByValue())
+          .map(Map.Entry::getKey)
+          .toList();
     }
 
     private double partnerHeight(TerminalRef ref) {
@@ -179,8 +183,17 @@ record BoardLayout(
     }
   }
 
-  /** The terminals of wires that both ends of are on the board. */
-  boolean shows(Wire wire) {
+  /**
+   * Where a terminal lies.
+   *
+   * @throws NullPointerException naming it, where it is not on the board
+   */
+  public Place place(TerminalRef terminal) {
+    return Objects.requireNonNull(places.get(terminal), terminal::toString);
+  }
+
+  /** Whether both ends of a wire are on the board. */
+  public boolean shows(Wire wire) {
     return places.keySet().containsAll(Set.of(wire.from(), wire.to()));
   }
 }

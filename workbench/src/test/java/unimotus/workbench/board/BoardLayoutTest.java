@@ -1,4 +1,4 @@
-package unimotus.desktop.wire;
+package unimotus.workbench.board;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -8,10 +8,10 @@ import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
-import unimotus.desktop.wire.BoardLayout.Block;
-import unimotus.desktop.wire.BoardLayout.Column;
-import unimotus.desktop.wire.BoardLayout.Item;
-import unimotus.desktop.wire.BoardLayout.Place;
+import unimotus.workbench.board.BoardLayout.Block;
+import unimotus.workbench.board.BoardLayout.Column;
+import unimotus.workbench.board.BoardLayout.Item;
+import unimotus.workbench.board.BoardLayout.Place;
 
 class BoardLayoutTest {
   private static final double NARROW = 700;

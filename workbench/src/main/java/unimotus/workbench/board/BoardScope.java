@@ -1,4 +1,4 @@
-package unimotus.desktop.wire;
+package unimotus.workbench.board;
 
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -25,7 +25,7 @@ import unimotus.core.wiring.PlacedDevice;
  * those that are wired, with the next free ones beside them, or all. Power and control are never on
  * one board: each has its own.
  */
-final class BoardScope {
+public final class BoardScope {
   private final Project project;
   private final Installation installation;
   private final @Nullable AxisAssembly axis;
@@ -36,7 +36,7 @@ final class BoardScope {
   /**
    * @param power whether the board shows the power side and not the control side
    */
-  BoardScope(
+  public BoardScope(
       Project project,
       Installation installation,
       @Nullable AxisAssembly axis,
@@ -53,7 +53,8 @@ final class BoardScope {
     }
   }
 
-  Board.Scope of(boolean wholeLine) {
+  /** What is on the board, of the line or of the axis. */
+  public BoardContents of(boolean wholeLine) {
     List<PlacedDevice> devices = new ArrayList<>();
     List<Wire> wires =
         (wholeLine || axis == null ? project.wires() : axis.wires())
@@ -70,7 +71,7 @@ final class BoardScope {
     for (PlacedDevice device : devices) {
       terminals.put(device.id(), terminals(device, wires, wholeLine));
     }
-    return new Board.Scope(devices, terminals, wires);
+    return new BoardContents(devices, terminals, wires);
   }
 
   private static boolean hasPower(PlacedDevice device) {

@@ -1,0 +1,20 @@
+package unimotus.workbench.find;
+
+import unimotus.core.finding.Finding;
+import unimotus.workbench.WorkStep;
+
+/** Where something of a line is looked at. */
+public sealed interface Target {
+
+  /** A station of an axis. */
+  record Station(String axis, WorkStep step) implements Target {}
+
+  /** A setting of an axis' drive, by the place a finding would name. */
+  record Setting(String axis, String place) implements Target {}
+
+  /** A terminal or a wire on the board of an axis, as it is sought there. */
+  record OnBoard(String axis, String sought) implements Target {}
+
+  /** Where a finding is mended. */
+  record Mending(String axis, Finding finding) implements Target {}
+}
