@@ -31,7 +31,7 @@ public final class AxisEdits {
         "move %s %s".formatted(axis.name(), places < 0 ? "up" : "down"),
         p -> {
           List<Axis> axes = new ArrayList<>(p.axes());
-          int from = axes.indexOf(axis);
+          int from = place(p, axis);
           int to = Math.max(0, Math.min(axes.size() - 1, from + places));
           axes.add(to, axes.remove(from));
           return p.withAxes(axes);
@@ -94,17 +94,59 @@ public final class AxisEdits {
 
   /**
    * Adds a copy of an axis behind it: drive with its settings, motor, mechanics, load, on the same
-   * controller. Run and reference are wired to free points where there are any, and chosen by hand
-   * where there are none; stops and readings are not copied.
+   * controller. Run and reference are wired to free points where {@link #unwiredBecause} says
+   * nothing against it; stops and readings are not copied.
    */
   public static Edit duplicate(SheetCatalogue sheets, Axis axis) {
     return new Edit(
         "duplicate " + axis.name(),
         p -> {
           Project copied = copied(p, axis);
-          Axis copy = copied.axes().get(copied.axes().indexOf(axis) + 1);
-          return ranged(wired(copied, sheets, copy.id()), sheets, axis, copy.id());
+          Axis copy = copied.axes().get(place(copied, axis) + 1);
+          return unwiredBecause(copied, sheets, axis, copy).isPresent()
+              ? copied
+              : ranged(wired(copied, sheets, copy), sheets, axis, copy.id());
         });
+  }
+
+  /**
+   * Why a copy is not wired like its original; empty where it is, or could be. A copy is wired only
+   * where that leaves its drive set as the original's is: one that is commanded over a fieldbus, by
+   * a keypad or by a latched start is not made into another.
+   *
+   * @param was the original
+   * @param copy the copy, without a wire
+   */
+  public static Optional<String> unwiredBecause(
+      Project project, SheetCatalogue sheets, Axis was, Axis copy) {
+    if (copy.drive() == null || copy.controller() == null || copy.motor() == null) {
+      return Optional.of("it is not complete");
+    }
+    try {
+      Project wired = wired(project, sheets, copy);
+      boolean same =
+          drive(wired, copy).settings().equals(drive(project, was).settings())
+              && drive(wired, copy).selectors().equals(drive(project, was).selectors())
+              && was.reference().local() == null;
+      return same
+          ? Optional.empty()
+          : Optional.of("its drive is commanded otherwise than over two wires and a signal");
+    } catch (IllegalArgumentException missing) {
+      return Optional.of(String.valueOf(missing.getMessage()));
+    }
+  }
+
+  private static Drive drive(Project project, Axis axis) {
+    return Optional.ofNullable(axis.drive()).flatMap(project::drive).orElseThrow();
+  }
+
+  private static int place(Project project, Axis axis) {
+    List<String> ids = project.axes().stream().map(Axis::id).toList();
+    int place = ids.indexOf(axis.id());
+    if (place < 0) {
+      throw new IllegalArgumentException("axis '%s' is no longer there".formatted(axis.name()));
+    }
+    return place;
   }
 
   /** The copy's output of the controller stands at the range of the original's. */
@@ -131,12 +173,8 @@ public final class AxisEdits {
     return project.with(controller);
   }
 
-  private static Project wired(Project project, SheetCatalogue sheets, String axis) {
-    try {
-      return LinkIntents.planFirstAxis(project, sheets, axis).project();
-    } catch (IllegalArgumentException noFreePoint) {
-      return project;
-    }
+  private static Project wired(Project project, SheetCatalogue sheets, Axis axis) {
+    return LinkIntents.planFirstAxis(project, sheets, axis.id()).project();
   }
 
   private static Project copied(Project project, Axis axis) {
@@ -181,7 +219,7 @@ public final class AxisEdits {
             axis.mechanics(),
             axis.load());
     List<Axis> axes = new ArrayList<>(next.axes());
-    axes.add(axes.indexOf(axis) + 1, copy);
+    axes.add(place(project, axis) + 1, copy);
     return next.withAxes(axes);
   }
 

@@ -9,6 +9,7 @@ import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Project;
 import unimotus.core.proof.Predictor;
 import unimotus.core.review.LineReview;
@@ -120,5 +121,28 @@ class AxisEditsTest {
   void anIncompleteAxisIsCopiedAsItIs() {
     Project next = AxisEdits.duplicate(SHEETS, axis("slicer-x")).change().apply(demo);
     assertThat(names(next)).contains(axis("slicer-x").name() + " 2");
+  }
+
+  /** A drive on the fieldbus, and one whose speed a knob sets, stay what they are. */
+  @Test
+  void anAxisThatIsCommandedOtherwiseIsNotMadeIntoAnother() {
+    Axis belt = axis("infeed-belt");
+    copiedUnwired(demo, belt);
+    Axis pump = axis("header-pump");
+    Axis knob =
+        pump.withReference(
+            pump.reference().setBy(LocalReference.POTENTIOMETER).withTerminals(null, "A1"));
+    copiedUnwired(demo.with(knob), knob);
+  }
+
+  private static void copiedUnwired(Project project, Axis was) {
+    Project next = AxisEdits.duplicate(SHEETS, was).change().apply(project);
+    Axis copy = next.axes().get(next.axes().indexOf(was) + 1);
+    assertThat(next.drive(copy.drive()).orElseThrow().settings())
+        .isEqualTo(next.drive(was.drive()).orElseThrow().settings());
+    assertThat(copy.reference()).isEqualTo(was.reference());
+    assertThat(next.wires()).isEqualTo(project.wires());
+    assertThat(AxisEdits.unwiredBecause(next, SHEETS, was, copy).orElseThrow())
+        .contains("commanded otherwise");
   }
 }

@@ -3,6 +3,7 @@ package unimotus.core.dryrun;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -12,7 +13,9 @@ import unimotus.core.machine.PlacedPart;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.path.SignalPath;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.quantity.QuantityText;
 import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
@@ -20,6 +23,11 @@ import unimotus.core.sheet.TerminalRole;
 /** What can be done to an axis in a dry-run, to choose from. */
 public final class DryEvents {
   private static final double[] PERCENT = {0, 25, 50, 100};
+
+  /** So long after the last event the next one is put, and the end after that, in seconds. */
+  private static final double LATER_SECONDS = 2;
+
+  private static final double END_SECONDS = 10;
 
   private final AxisAssembly axis;
   private final Set<TerminalRef> wired;
@@ -65,6 +73,49 @@ public final class DryEvents {
     groups.add(new Group("An output gives nothing", events.dead()));
     groups.add(new Group("Everything is repaired", List.of(new Choice("repair all", "mend"))));
     return groups.stream().filter(g -> !g.choices().isEmpty()).toList();
+  }
+
+  /**
+   * A schedule with one more event behind its last one. An end that stands in it stays, later where
+   * the event would come after it; what cannot be read is left as it was typed.
+   *
+   * @param text a schedule as {@link DryScheduleReader} reads it, possibly empty
+   * @param event what happens, without its time
+   */
+  public static String appended(String text, String event) {
+    List<String> parts = new ArrayList<>();
+    OptionalDouble end = OptionalDouble.empty();
+    double at = 0;
+    for (String part : text.split("[;\\n]", -1)) {
+      String[] words = part.strip().split("\\s+");
+      OptionalDouble seconds = seconds(words[0]);
+      if (words.length == 2 && words[1].equalsIgnoreCase("end") && seconds.isPresent()) {
+        end = seconds;
+      } else if (!part.isBlank()) {
+        parts.add(part.strip());
+        at = seconds.isPresent() ? Math.max(at, seconds.getAsDouble() + LATER_SECONDS) : at;
+      }
+    }
+    parts.add(time(at) + " " + event);
+    if (end.isPresent()) {
+      parts.add(time(end.getAsDouble() > at ? end.getAsDouble() : at + END_SECONDS) + " end");
+    }
+    return String.join("; ", parts);
+  }
+
+  private static OptionalDouble seconds(String word) {
+    try {
+      return OptionalDouble.of(QuantityText.parseIn("schedule", word, MeasureUnit.ONE));
+    } catch (IllegalArgumentException unreadable) {
+      // The schedule is refused by name when it is played; here it only has no time.
+      return OptionalDouble.empty();
+    }
+  }
+
+  private static String time(double seconds) {
+    return seconds == Math.rint(seconds)
+        ? Long.toString((long) seconds)
+        : Double.toString(Math.rint(seconds * 1000) / 1000);
   }
 
   private List<Choice> numbers(SignalPath path) {

@@ -71,4 +71,23 @@ class DryEventsTest {
         .contains("DO0 on (run forward)")
         .noneMatch(w -> w.startsWith("DO5"));
   }
+
+  /**
+   * Behind the last event; what was typed stays, an end among it, and so does what is unreadable.
+   */
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "''|0 power off",
+        "0 number 25|0 number 25; 2 power off",
+        "0 number 25; 60 end|0 number 25; 2 power off; 60 end",
+        "0 number 25; 5 end|0 number 25; 2 power off; 5 end",
+        "0 number 25; 9 on a:b; 10 end|0 number 25; 9 on a:b; 11 power off; 21 end",
+        "0,5 number 25|0,5 number 25; 2.5 power off",
+        "1.2.3 nonsense ; . end|1.2.3 nonsense; . end; 0 power off"
+      })
+  void anEventIsPutBehindTheOthers(String before, String after) {
+    assertThat(DryEvents.appended(before, "power off")).isEqualTo(after);
+  }
 }

@@ -4,6 +4,7 @@ import java.util.List;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Project;
 import unimotus.desktop.Desk;
 import unimotus.workbench.AxisEdits;
 import unimotus.workbench.Edits;
@@ -64,12 +65,31 @@ final class AxisActions {
 
   private void removed(Axis axis) {
     boolean looked = axis.id().equals(desk.axisId().get());
-    desk.apply(AxisEdits.remove(desk.session().sheets(), axis));
+    if (!desk.apply(AxisEdits.remove(desk.session().sheets(), axis))) {
+      return;
+    }
     if (looked) {
       String next = desk.session().project().axes().stream().findFirst().map(Axis::id).orElse(null);
       desk.show(next, null);
     }
     desk.say("removed %s; Ctrl+Z brings it back".formatted(axis.name()));
+  }
+
+  /** Says of a copy that is not wired why it is not. */
+  private void duplicate(Axis axis) {
+    if (!desk.apply(AxisEdits.duplicate(desk.session().sheets(), axis))) {
+      return;
+    }
+    Project project = desk.session().project();
+    List<String> ids = project.axes().stream().map(Axis::id).toList();
+    Axis copy = project.axes().get(ids.indexOf(axis.id()) + 1);
+    boolean wired = copy.reference().output() != null;
+    desk.say(
+        wired
+            ? "copied to %s, run and reference wired to free points".formatted(copy.name())
+            : AxisEdits.unwiredBecause(project, desk.session().sheets(), axis, copy)
+                .map(why -> "copied to %s, not wired: %s".formatted(copy.name(), why))
+                .orElse("copied to %s".formatted(copy.name())));
   }
 
   /** The commands of one axis of the rail. */
@@ -78,10 +98,7 @@ final class AxisActions {
     menu.getItems()
         .setAll(
             item("rename-axis", "Rename…  F2", () -> rename(axis)),
-            item(
-                "duplicate-axis",
-                "Duplicate",
-                () -> desk.apply(AxisEdits.duplicate(desk.session().sheets(), axis))),
+            item("duplicate-axis", "Duplicate", () -> duplicate(axis)),
             item("axis-up", "Move up  Alt+Shift+↑", () -> desk.apply(AxisEdits.move(axis, -1))),
             item("axis-down", "Move down  Alt+Shift+↓", () -> desk.apply(AxisEdits.move(axis, 1))),
             item("remove-axis", "Remove…  Delete", () -> remove(axis)));

@@ -1,8 +1,6 @@
 package unimotus.desktop.view;
 
 import java.util.List;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -11,12 +9,6 @@ import unimotus.core.dryrun.DryEvents;
 
 /** Events to choose from; a chosen one is put at the end of the user's own. */
 final class EventMenu extends MenuButton {
-  /** After the last event, seconds. */
-  private static final double LATER = 2;
-
-  private static final Pattern TIME = Pattern.compile("(?:^|[;\\n])\\s*([0-9.]+)\\s+(?!end)");
-  private static final Pattern END = Pattern.compile("[;\\n]?\\s*[0-9.]+\\s+end\\s*$");
-
   private final TextField own;
 
   EventMenu(TextField own) {
@@ -42,15 +34,8 @@ final class EventMenu extends MenuButton {
     }
   }
 
-  /** Behind the last event, and before the end, which is left to the default length. */
   private void append(String event) {
-    String text = END.matcher(own.getText()).replaceAll("").strip();
-    double at = 0;
-    for (Matcher m = TIME.matcher(text); m.find(); ) {
-      at = Math.max(at, Double.parseDouble(m.group(1)) + LATER);
-    }
-    String time = at == Math.rint(at) ? Long.toString((long) at) : Double.toString(at);
-    own.setText("%s%s%s %s".formatted(text, text.isEmpty() ? "" : "; ", time, event));
+    own.setText(DryEvents.appended(own.getText(), event));
     own.requestFocus();
     own.end();
   }
