@@ -10,13 +10,14 @@ import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Severity;
+import unimotus.core.quantity.Count;
 
 /** {@code check FILE}: what is wrong with the design. */
 @Command(
     name = "check",
     mixinStandardHelpOptions = true,
     description =
-        "Say what is wrong with a project. Exit status 0: nothing to mend, 1: something to mend, 2: cannot read.",
+        "Say what is wrong with a project. Exit status 0: no errors, 1: errors, 2: cannot read.",
     footer = {"", "Example: unimotus check demo"})
 final class CheckCommand implements Callable<Integer> {
   @Mixin private ProjectInput input;
@@ -32,7 +33,10 @@ final class CheckCommand implements Callable<Integer> {
               "errors", errors, "findings", findings.stream().map(CheckCommand::map).toList()));
     } else {
       findings.forEach(this::print);
-      output.text().printf("%d to mend, %d findings in all%n", errors, findings.size());
+      output
+          .text()
+          .printf(
+              "%s, %s in all%n", Count.of(errors, "error"), Count.of(findings.size(), "finding"));
     }
     return errors > 0 ? 1 : 0;
   }

@@ -68,7 +68,7 @@ final class FrameCommand implements Callable<Integer> {
 
   @Option(
       names = "--serial",
-      description = "A serial frame, not one of TCP; told from the bytes where it is not said.")
+      description = "A serial frame, not one of TCP; detected from the bytes where not given.")
   private boolean serial;
 
   @Parameters(arity = "0..*", paramLabel = "HEX", description = "The bytes, in any writing.")

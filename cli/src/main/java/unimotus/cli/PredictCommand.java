@@ -4,6 +4,7 @@ import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -26,6 +27,9 @@ import unimotus.workbench.Evidence;
     description = "What should be measured, where, with what, and how far it may be off.",
     footer = {"", "Example: unimotus predict demo --axis rinse-drum"})
 final class PredictCommand implements Callable<Integer> {
+  /** The column of what is expected. */
+  private static final int EXPECTED = 2;
+
   @Mixin private ProjectInput input;
   @Mixin private Output output;
 
@@ -100,23 +104,21 @@ final class PredictCommand implements Callable<Integer> {
     output
         .text()
         .printf("%s: %s%n", evidence.axis().axis().name(), evidence.proof().state().label());
+    Columns columns = new Columns("  ", Set.of(EXPECTED));
     for (Verdict verdict : evidence.proof().verdicts()) {
       Prediction prediction = verdict.prediction();
-      output
-          .text()
-          .printf(
-              "  %-22s %-42s %22s  %s; %s [%s]%n",
-              prediction.key(),
-              prediction.title(),
-              prediction.expectation().text(QuantityFormat.PLAIN),
-              prediction.where(),
-              prediction.instrument(),
-              verdict.outcome().label());
+      columns.row(
+          prediction.key(),
+          prediction.title(),
+          prediction.expectation().text(QuantityFormat.PLAIN),
+          "%s; %s [%s]"
+              .formatted(prediction.where(), prediction.instrument(), verdict.outcome().label()));
     }
+    columns.print(output.text());
     evidence
         .obstacles()
         .all()
-        .forEach(o -> output.text().printf("  nothing is told of the motion: %s%n", o));
+        .forEach(o -> output.text().printf("  motion is not predicted: %s%n", o));
     evidence
         .proof()
         .unasked()

@@ -22,7 +22,7 @@ import unimotus.workbench.live.StandIns;
     name = "serve",
     mixinStandardHelpOptions = true,
     description = {
-      "Stand-in drives, each with its motor and load: Modbus TCP or serial frames over TCP on the",
+      "Simulated drives, each with its motor and load: Modbus TCP or serial frames over TCP on the",
       "loopback address, or a serial port that exists only in this machine.",
       "They answer until the program is ended, or for --seconds."
     },
@@ -138,7 +138,8 @@ final class ServeCommand implements Callable<Integer> {
               placed.number(), placed.axis(), placed.drive(), placed.profile().name());
       registers(placed.map());
     }
-    without.forEach((axis, why) -> output.text().printf("  no stand-in for %s: %s%n", axis, why));
+    without.forEach(
+        (axis, why) -> output.text().printf("  no simulated drive for %s: %s%n", axis, why));
     output.text().flush();
   }
 

@@ -97,7 +97,7 @@ final class SettingsCommand implements Callable<Integer> {
         .orElseThrow(
             () ->
                 new IllegalArgumentException(
-                    "--reset-first: %s is as new, or has no reset; give --found"
+                    "--reset-first: %s is at its factory defaults, or has no reset; give --found"
                         .formatted(axis.driveSheet().name())));
   }
 

@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import org.jspecify.annotations.Nullable;
 import picocli.CommandLine.Command;
@@ -30,8 +31,8 @@ import unimotus.core.stops.StopVerdict;
     mixinStandardHelpOptions = true,
     description = {
       "The stops of an axis: whether each stops, from hand to standstill, every fault, the level.",
-      "Calculated from the design, not certified. No figure is told of a stop that does not stop.",
-      "Exit status 1 where a stop does not stop, cannot be started or told, has a channel that does",
+      "Calculated from the design, not certified. No figure is given for a stop that does not stop.",
+      "Exit status 1 where a stop does not stop, cannot be started or determined, has a channel that does",
       "not open, lets motion come back by itself, or is lost by one fault."
     },
     footer = {"", "Example: unimotus stops demo --axis rinse-drum"})
@@ -147,7 +148,9 @@ final class StopsCommand implements Callable<Integer> {
                         "  should the drive fail to ramp (time only is watched): standstill after %s%n",
                         seconds(f.standstillSeconds())));
     FaultRun run = told.run();
-    run.singles().forEach(this::print);
+    Columns columns = new Columns("    ", Set.of());
+    run.singles().forEach(r -> add(columns, r));
+    columns.print(output.text());
     output
         .text()
         .printf(
@@ -161,15 +164,14 @@ final class StopsCommand implements Callable<Integer> {
     told.figures().remarks().forEach(r -> output.text().printf("  ! %s%n", r));
   }
 
-  private void print(FaultResult result) {
-    String does = result.stopLost() ? "STOP LOST" : "stops";
-    output
-        .text()
-        .printf(
-            "    %-72s %-18s %s%n",
-            result.last().text(),
-            result.detection().label(),
-            result.counts() ? does : does + ", excluded: " + result.excluded());
+  /** What a fault does before its name, which may be long. */
+  private static void add(Columns columns, FaultResult result) {
+    columns.row(
+        result.stopLost() ? "STOP LOST" : "stops",
+        result.detection().label(),
+        result.counts()
+            ? result.last().text()
+            : "%s, excluded: %s".formatted(result.last().text(), result.excluded()));
   }
 
   private static String level(SafetyFigures figures) {
@@ -190,7 +192,7 @@ final class StopsCommand implements Callable<Integer> {
   private static String seconds(double value) {
     return Double.isFinite(value)
         ? text(Math.round(value * 1000) / 1000.0, MeasureUnit.SECOND_UNIT)
-        : "no time that can be told";
+        : "no time that can be determined";
   }
 
   private static String text(double value, MeasureUnit unit) {

@@ -58,7 +58,7 @@ class CommandLineTest {
   @Test
   void checkFindsTheMistakeOfTheDemo() throws IOException {
     assertThat(run("check", "demo")).isEqualTo(1);
-    assertThat(out.toString()).contains("ANA-002").contains("I70").contains("1 to mend");
+    assertThat(out.toString()).contains("ANA-002").contains("I70").contains("1 error, ");
     JsonNode document = json("check", "demo", "--json");
     assertThat(document.get("errors").asInt()).isEqualTo(1);
     assertThat(document.get("findings").get(0).get("code").asText()).isEqualTo("ANA-002");
@@ -70,7 +70,7 @@ class CommandLineTest {
         new String(Demo.bytes(), StandardCharsets.UTF_8)
             .replace("\"I70\": \"0-20 mA\"", "\"I70\": \"4-20 mA\"");
     assertThat(run("check", file("sound.unimotus.json", sound).toString())).isZero();
-    assertThat(out.toString()).contains("0 to mend");
+    assertThat(out.toString()).contains("0 errors, ");
   }
 
   @Test
@@ -260,7 +260,7 @@ class CommandLineTest {
         .contains("with --reset-first")
         .contains("not read: ");
     assertThat(run("settings", "demo", "--axis", "rinse-drum", "--reset-first")).isEqualTo(2);
-    assertThat(err.toString()).contains("--reset-first").contains("as new");
+    assertThat(err.toString()).contains("--reset-first").contains("factory defaults");
   }
 
   @Test
@@ -339,7 +339,7 @@ class CommandLineTest {
     assertThat(out.toString())
         .contains("127.0.0.1")
         .contains("unit 1  Rinse drum")
-        .contains("no stand-in for Slicer X: still missing: a drive")
+        .contains("no simulated drive for Slicer X: still missing: a drive")
         .contains("40001")
         .contains("control word");
     assertThat(run("serve", "demo", "--profile", "morse")).isEqualTo(2);

@@ -147,16 +147,16 @@ class StopPanelsTest {
     String dead = "cannot-be-started";
     return Stream.of(
         of(
-            "works jumper fitted",
+            "factory-fitted jumper fitted",
             select(own, "drive", "sto.jumper", "fitted"),
             fails,
-            "works jumper"),
-        of("zeros not joined", minus(own, "drive:DCM"), dead, "no conductor joins"),
+            "factory-fitted jumper"),
+        of("zeros not connected", minus(own, "drive:DCM"), dead, "no conductor connects"),
         of(
             "24 V wired to both channels",
             plus(own, "g1:+ – drive:STO1", "drive:P24 – drive:STO2"),
             fails,
-            "joins + of g1 and STO1 of drive"),
+            "connects + of g1 and STO1 of drive"),
         of(
             "both contacts bridged on the strip",
             plus(strips, "x1:1 – x1:2", "x1:3 – x1:4"),
@@ -168,7 +168,7 @@ class StopPanelsTest {
             "coils held by 24 V",
             plus(before, "plc:L+ – k1:A1", "plc:L+ – k2:A1"),
             fails,
-            "joins L+ of plc and A1 of k1"),
+            "connects L+ of plc and A1 of k1"),
         of(
             "main contacts bypassed",
             plus(before, "q0:L1 – drive:L1", "q0:L2 – drive:L2"),
@@ -201,7 +201,7 @@ class StopPanelsTest {
             "curtain bridged by 24 V",
             plus(testing, "plc:L+ – sr:S12", "plc:L+ – sr:S22"),
             fails,
-            "joins L+ of plc"),
+            "connects L+ of plc"),
         of("test pulses crossed", swap(direct, "drive:SA", "drive:SB"), dead, "test pulses"),
         of("fed from the steady 24 V", swap2(direct), dead, "steady voltage"),
         of("drive waits for nothing", minus(direct, "drive:SB"), dead, "SB of drive"),
@@ -214,10 +214,10 @@ class StopPanelsTest {
             dead,
             "shows 'ready', not 'sto-active'"),
         of(
-            "works jumper of the other drive",
+            "factory-fitted jumper of the other drive",
             select(shared, "drive-2", "sto.jumper", "fitted"),
             fails,
-            "works jumper over safe torque off of drive-2"),
+            "factory-fitted jumper over safe torque off of drive-2"),
         of("reset button bridged", plus(shared, "b:13 – b:14"), dead, "reset"),
         of(
             "delayed contacts bridged",
@@ -227,10 +227,10 @@ class StopPanelsTest {
         of("late feed missing", minus(delayed, "sr:47"), dead, "47 of sr"),
         of("button never wired", minus(delayed, "s1:11", "s1:21"), dead, "stays open"),
         of(
-            "works jumper, one phase",
+            "factory-fitted jumper, one phase",
             select(single, "drive", "sto.jumper", "fitted"),
             fails,
-            "works jumper"),
+            "factory-fitted jumper"),
         of("relay fed the wrong way round", swap(single, "sr:A1", "sr:A2"), dead, "A1 of sr"),
         of(
             "channels shorted together",

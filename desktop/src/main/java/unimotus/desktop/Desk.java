@@ -18,11 +18,8 @@ import javafx.beans.property.SimpleObjectProperty;
 import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.review.AxisReview;
-import unimotus.core.wiring.CommandState;
-import unimotus.core.wiring.WiringFault;
 import unimotus.workbench.Demo;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Edit;
@@ -34,7 +31,6 @@ import unimotus.workbench.Progress;
 import unimotus.workbench.Session;
 import unimotus.workbench.StopProof;
 import unimotus.workbench.WorkStep;
-import unimotus.workbench.find.Target;
 
 /**
  * What all views share: the session, the axis and the station looked at, the reader's preferences,
@@ -51,9 +47,6 @@ public final class Desk {
    */
   public record Armed(String drive) {}
 
-  /** A circuit as it was asked to be opened: what is commanded and what is broken. */
-  public record Circuit(CommandState state, List<WiringFault> faults) {}
-
   /**
    * A word to the user.
    *
@@ -62,8 +55,7 @@ public final class Desk {
    */
   public record Message(String text, boolean attention) {}
 
-  private @Nullable Circuit circuit;
-  private @Nullable String aim;
+  private final Navigation navigation = new Navigation(this);
   private final Session session;
   private final Dialogs dialogs;
   private final Clock clock;
@@ -163,7 +155,7 @@ public final class Desk {
     try {
       next.save(preferencesFile);
     } catch (IOException e) {
-      log().warn("preferences could not be kept: {}", e.getMessage());
+      log().warn("preferences could not be saved: {}", e.getMessage());
     }
   }
 
@@ -242,58 +234,9 @@ public final class Desk {
     }
   }
 
-  /** Opens the circuit of the axis looked at in a state, with faults put in. */
-  public void openCircuit(CommandState state, List<WiringFault> faults) {
-    circuit = new Circuit(state, faults);
-    show(axisId.get(), WorkStep.WIRE);
-  }
-
-  /** Goes to where a finding is mended, and to the very thing where the station can. */
-  public void goTo(Finding finding) {
-    WorkStep there = WorkStep.of(finding.rule());
-    aim = there == WorkStep.SET_UP ? finding.place() : null;
-    if (step.get() == there) {
-      refresh();
-    } else {
-      step.set(there);
-    }
-  }
-
-  /** Goes to where something of the line is looked at. */
-  public void goTo(Target target) {
-    if (target instanceof Target.Station at) {
-      show(at.axis(), at.step());
-    } else if (target instanceof Target.Setting at) {
-      aimAt(at.axis(), WorkStep.SET_UP, at.place());
-    } else if (target instanceof Target.OnBoard at) {
-      aimAt(at.axis(), WorkStep.WIRE, at.sought());
-    } else if (target instanceof Target.Mending at) {
-      axisId.set(at.axis());
-      goTo(at.finding());
-    }
-  }
-
-  private void aimAt(String axis, WorkStep there, String place) {
-    aim = place;
-    if (axis.equals(axisId.get()) && step.get() == there) {
-      refresh();
-    } else {
-      show(axis, there);
-    }
-  }
-
-  /** The place somebody wants to be taken to; empty once it was asked for. */
-  public Optional<String> takeAim() {
-    Optional<String> place = Optional.ofNullable(aim);
-    aim = null;
-    return place;
-  }
-
-  /** The state a circuit was last asked to be opened in; it is handed out once. */
-  public Optional<Circuit> takeCircuit() {
-    Optional<Circuit> asked = Optional.ofNullable(circuit);
-    circuit = null;
-    return asked;
+  /** How one is led to the very thing that is meant. */
+  public Navigation navigation() {
+    return navigation;
   }
 
   /** Whether an axis is being started; the view for it then stands in the middle. */
@@ -323,7 +266,7 @@ public final class Desk {
           session.start(Demo.project());
           show(null, null);
         });
-    say("the demo line is open; it is a copy, change what you like");
+    say("the demo line is open as a copy; change what you like");
   }
 
   /** Says something in passing. */

@@ -24,20 +24,23 @@ import unimotus.workbench.UnsavedKeeper;
 
 /** Puts the pieces together and opens the window. */
 public final class DesktopApp extends Application {
-  private static final int WIDTH = 1280;
-  private static final int HEIGHT = 800;
+  /** The least that everything can still be used at. */
+  private static final int LEAST_WIDTH = 800;
 
+  private static final int LEAST_HEIGHT = 560;
+
+  private static StartArguments arguments = StartArguments.of(List.of());
   private static CompletableFuture<Opening> opening = new CompletableFuture<>();
 
   /** Why device sheets of the user's folder were left out, told once the window is there. */
   private static final List<String> LEFT_OUT = new CopyOnWriteArrayList<>();
 
   /** Begins with the sheets and the wanted project while the window toolkit still starts. */
-  static void prepare(String[] arguments) {
-    boolean demo = List.of(arguments).contains("demo");
+  static void prepare(StartArguments wanted) {
+    arguments = wanted;
     opening =
         CompletableFuture.supplyAsync(
-            () -> Opening.of(sheets(folders().sheets()), demo ? Demo.project() : null));
+            () -> Opening.of(sheets(folders().sheets()), wanted.demo() ? Demo.project() : null));
   }
 
   private static Folders folders() {
@@ -46,33 +49,36 @@ public final class DesktopApp extends Application {
 
   @Override
   public void start(Stage stage) throws Exception {
-    List<String> arguments = getParameters().getRaw();
     Folders folders = folders();
-    boolean shots = arguments.contains("--shots");
+    Path shots = arguments.shots();
     Path preferences =
-        shots
+        shots != null
             ? Files.createTempDirectory("unimotus").resolve("preferences.properties")
             : folders.preferences();
     Look.load();
+    SystemDialogs dialogs = new SystemDialogs(() -> stage);
     Desk desk =
         new Desk(
             opening.join(),
-            new SystemDialogs(() -> stage),
+            dialogs,
             Clock.systemDefaultZone(),
             preferences,
-            shots ? preferences.resolveSibling("sheets") : folders.sheets());
+            shots != null ? preferences.resolveSibling("sheets") : folders.sheets());
     Shell shell = new Shell(desk);
-    Scene scene = new Scene(shell, WIDTH, HEIGHT);
+    desk.preferences().get().lastFolder().ifPresent(dialogs::startIn);
+    Scene scene = new Scene(shell, arguments.width(), arguments.height());
+    stage.setMinWidth(LEAST_WIDTH);
+    stage.setMinHeight(LEAST_HEIGHT);
     Look.wear(scene);
     stage.setScene(scene);
     stage.titleProperty().bind(shell.title());
-    openWanted(arguments, desk);
+    openWanted(desk);
     if (!LEFT_OUT.isEmpty()) {
       desk.refuse(String.join("; ", LEFT_OUT));
     }
     stage.show();
-    if (shots) {
-      new Shots(stage, desk, Path.of(arguments.get(arguments.indexOf("--shots") + 1))).take();
+    if (shots != null) {
+      new Shots(stage, desk, shots).take();
       return;
     }
     keepUnsaved(stage, desk, shell, folders.state());
@@ -100,11 +106,12 @@ public final class DesktopApp extends Application {
     return catalogue;
   }
 
-  private static void openWanted(List<String> arguments, Desk desk) {
-    if (!arguments.isEmpty() && !arguments.contains("demo")) {
+  private static void openWanted(Desk desk) {
+    Path file = arguments.file();
+    if (file != null) {
       try {
-        desk.session().open(Path.of(arguments.get(0)));
-        desk.remember(desk.preferences().get().withRecent(Path.of(arguments.get(0))));
+        desk.session().open(file);
+        desk.remember(desk.preferences().get().withRecent(file));
       } catch (IOException e) {
         desk.refuse(e.getMessage());
       }

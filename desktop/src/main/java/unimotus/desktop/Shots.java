@@ -78,7 +78,7 @@ final class Shots {
     waiting.add(pressed("set-up-compare", "#side-compare"));
     waiting.add(
         new Shot(
-            "set-up-rehearsal",
+            "set-up-trial",
             d -> {
               press("#side-rehearse");
               press("#order-reverse");

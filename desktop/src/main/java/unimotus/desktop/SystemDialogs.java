@@ -1,19 +1,29 @@
 package unimotus.desktop;
 
 import java.io.File;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.stage.FileChooser;
 import javafx.stage.Window;
+import org.jspecify.annotations.Nullable;
 import unimotus.formats.project.ProjectFile;
 
 /** The system's own file dialogs. */
 final class SystemDialogs implements Dialogs {
   private final Supplier<Window> owner;
 
+  /** Where a question begins: the folder of the last file that was chosen; null before any. */
+  private @Nullable File folder;
+
   SystemDialogs(Supplier<Window> owner) {
     this.owner = owner;
+  }
+
+  /** Begins the next question in a folder; one that is gone is left out. */
+  void startIn(Path start) {
+    folder = Files.isDirectory(start) ? start.toFile() : null;
   }
 
   @Override
@@ -29,23 +39,20 @@ final class SystemDialogs implements Dialogs {
 
   @Override
   public Optional<Path> importFile() {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Read a list");
+    FileChooser chooser = begun("Read a list");
     chooser.getExtensionFilters().add(new FileChooser.ExtensionFilter("Tables", "*.csv", "*.txt"));
     return path(chooser.showOpenDialog(owner.get()));
   }
 
   @Override
   public Optional<Path> export(String suggestedName) {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle("Export");
+    FileChooser chooser = begun("Export");
     chooser.setInitialFileName(suggestedName);
     return path(chooser.showSaveDialog(owner.get()));
   }
 
-  private static FileChooser chooser(String title, String name) {
-    FileChooser chooser = new FileChooser();
-    chooser.setTitle(title);
+  private FileChooser chooser(String title, String name) {
+    FileChooser chooser = begun(title);
     chooser.setInitialFileName(name);
     chooser
         .getExtensionFilters()
@@ -53,7 +60,17 @@ final class SystemDialogs implements Dialogs {
     return chooser;
   }
 
-  private static Optional<Path> path(File file) {
+  private FileChooser begun(String title) {
+    FileChooser chooser = new FileChooser();
+    chooser.setTitle(title);
+    chooser.setInitialDirectory(folder);
+    return chooser;
+  }
+
+  private Optional<Path> path(@Nullable File file) {
+    if (file != null) {
+      folder = file.getAbsoluteFile().getParentFile();
+    }
     return Optional.ofNullable(file).map(File::toPath);
   }
 

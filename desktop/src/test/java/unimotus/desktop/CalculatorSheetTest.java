@@ -71,7 +71,7 @@ class CalculatorSheetTest extends WindowTest {
     settle();
     assertThat(text("#calc-result")).endsWith(" V");
     find("no such question at all");
-    assertThat(shows("No question has these words")).isTrue();
+    assertThat(shows("No calculator matches these words")).isTrue();
   }
 
   /** Each gives the number the command line gives for its example. */

@@ -121,9 +121,9 @@ class EvidenceTest extends WindowTest {
           desk.show("rinse-drum", WorkStep.IDENTIFY);
         });
     assertThat(shows("Switch does not have this position")).isTrue();
-    assertThat(shows("stands at '4..20 mA'; it has")).isTrue();
+    assertThat(shows("is set to '4..20 mA'; it has")).isTrue();
     onWindow(() -> desk.show("rinse-drum", WorkStep.PROVE));
-    assertThat(shows("stands at '4..20 mA'")).isTrue();
+    assertThat(shows("is set to '4..20 mA'")).isTrue();
     assertThat(lookup("#reading-ref50-frequency").tryQuery()).isEmpty();
   }
 

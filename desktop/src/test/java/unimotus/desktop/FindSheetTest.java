@@ -111,6 +111,6 @@ class FindSheetTest extends WindowTest {
   void whatIsNotThereIsSaid() {
     demo();
     open("no such thing at all");
-    assertThat(shows("Nothing has these words.")).isTrue();
+    assertThat(shows("Nothing matches these words.")).isTrue();
   }
 }

@@ -74,7 +74,7 @@ class MapBusTest extends WindowTest {
     waitUntil(() -> says("switch on disabled"));
     waitUntil(() -> shows("Terminal drive 4 kW, 1.0"));
     press("#live-record");
-    assertThat(message(this)).contains("say who");
+    assertThat(message(this)).contains("enter your name");
     interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
     press("#live-record");
     assertThat(message(this)).contains("does not run");
@@ -97,7 +97,7 @@ class MapBusTest extends WindowTest {
     press("#live-reset");
     waitUntil(() -> says("switch on disabled"));
     press("#live-hand-back");
-    waitUntil(() -> shows("handed back and checked"));
+    waitUntil(() -> shows("control returned and checked"));
     press("#live-leave");
     press("#map-frames");
     press("#capture-live");
@@ -143,7 +143,7 @@ class MapBusTest extends WindowTest {
     press("#live-start-reverse");
     waitUntil(() -> shows("Control word = 0x0013"));
     press("#live-hand-back");
-    waitUntil(() -> shows("handed back and checked"));
+    waitUntil(() -> shows("control returned and checked"));
     interact(() -> desk.show("infeed-belt", WorkStep.PROVE));
     settle();
     assertThat(lookup("#reading-ref25-counts").<TextInputControl>query().getText())
@@ -165,10 +165,10 @@ class MapBusTest extends WindowTest {
     type("#find-first", "2");
     type("#find-last", "2");
     press("#find-units");
-    waitUntil(() -> shows("Nobody answered"));
+    waitUntil(() -> shows("No answer. Check cable"));
     press("#find-line");
     waitUntil(() -> shows("19200 baud, parity even, 1 stop unit 2"));
-    assertThat(texts()).anyMatch(t -> t.startsWith("says: Unimotus stand-in, "));
+    assertThat(texts()).anyMatch(t -> t.startsWith("says: Unimotus simulated drive, "));
     press("#find-take-2");
     assertThat(message(this)).contains("Live goes to /dev/pts/");
     press("#map-live");
@@ -224,7 +224,7 @@ class MapBusTest extends WindowTest {
     press("#map-find");
     type("#known-shown", "5.00");
     waitUntil(() -> shows("30002  signed 16 × 0.01"));
-    assertThat(shows("the map has it at 2, the known values stand at 1")).isTrue();
+    assertThat(shows("the map has it at 2, the known values are at 1")).isTrue();
     int row = BusFields.rowOf(this, "30002  unsigned 16 × 0.01");
     press("#known-use-" + row);
     assertThat(link().map().entry(ValueRole.OUTPUT_FREQUENCY).orElseThrow().address()).isEqualTo(1);
@@ -388,7 +388,7 @@ class MapBusTest extends WindowTest {
     interact(() -> desk.show("infeed-belt", WorkStep.MAP));
     settle();
     press("#map-live");
-    assertThat(shows("Joined: the drive of Rinse drum")).isTrue();
+    assertThat(shows("Connected to the drive of Rinse drum")).isTrue();
     assertThat(shows("Armed: this program writes to Rinse drum")).isTrue();
     press("#live-record");
     assertThat(message(this)).contains("belongs to Rinse drum");
@@ -398,7 +398,7 @@ class MapBusTest extends WindowTest {
     push(KeyCode.F8);
     waitUntil(() -> says("switch on disabled"));
     press("#live-leave");
-    assertThat(shows("Joined: ")).isFalse();
+    assertThat(shows("Connected to the drive of")).isFalse();
     push(KeyCode.F8);
     assertThat(desk.session().project().readings())
         .noneMatch(r -> r.axis().equals("infeed-belt") && r.instrument().startsWith("fieldbus"));

@@ -94,7 +94,7 @@ class MapStationTest extends WindowTest {
   void aDriveIsCommandedOverTheBusWhileArmed() throws Exception {
     press("#map-live");
     press("#live-arm");
-    assertThat(message(this)).contains("join a drive first");
+    assertThat(message(this)).contains("connect to a drive first");
     press("#live-stand-ins");
     assertThat(shows("unit 1: Rinse drum")).isTrue();
     press("#live-join");
@@ -102,7 +102,7 @@ class MapStationTest extends WindowTest {
     press("#live-start-forward");
     waitUntil(() -> message(this).contains("not armed"));
     press("#live-arm");
-    assertThat(message(this)).contains("say who arms");
+    assertThat(message(this)).contains("enter your name first");
     interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
     press("#live-arm");
     assertThat(shows("Armed: this program writes to Rinse drum, 127.0.0.1")).isTrue();
@@ -127,10 +127,10 @@ class MapStationTest extends WindowTest {
     settle();
     waitUntil(() -> shows("switch on disabled"));
     press("#live-hand-back");
-    waitUntil(() -> shows("handed back and checked"));
+    waitUntil(() -> shows("control returned and checked"));
     waitUntil(() -> !shows("Armed: this program writes"));
     press("#live-leave");
-    assertThat(shows("not joined")).isTrue();
+    assertThat(shows("not connected")).isTrue();
   }
 
   /** A drive that runs on words of this program is not left running by it. */
@@ -175,7 +175,7 @@ class MapStationTest extends WindowTest {
     press("#trouble-none");
     waitUntil(() -> !shows("server device busy"));
     press("#live-hand-back");
-    waitUntil(() -> shows("handed back and checked"));
+    waitUntil(() -> shows("control returned and checked"));
     press("#live-leave");
   }
 
@@ -226,7 +226,7 @@ class MapStationTest extends WindowTest {
     assertThat(shows("all addresses are one off")).isTrue();
     assertThat(shows("40002")).isTrue();
     press("#map-down");
-    assertThat(shows("Nothing doubtful")).isTrue();
+    assertThat(shows("No warnings")).isTrue();
     assertThat(shows("Read in 2 requests")).isTrue();
     type("#map-drives", "20");
     assertThat(shows("cycle: drives·t = 20·")).isTrue();
@@ -265,7 +265,7 @@ class MapStationTest extends WindowTest {
     assertThat(says("operation enabled")).as("a key that was never let go").isFalse();
     release(KeyCode.SPACE);
     press("#live-hand-back");
-    waitUntil(() -> shows("handed back and checked"));
+    waitUntil(() -> shows("control returned and checked"));
     press("#live-leave");
   }
 
@@ -302,16 +302,16 @@ class MapStationTest extends WindowTest {
     settle();
     press("#map-live");
     press("#live-settings");
-    assertThat(message(this)).contains("join a drive first");
+    assertThat(message(this)).contains("connect to a drive first");
     press("#live-stand-ins");
     press("#live-join");
     waitUntil(() -> says("switch on disabled"));
     press("#live-settings");
-    assertThat(message(this)).contains("say who reads");
+    assertThat(message(this)).contains("enter your name");
     interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
     press("#live-settings");
     waitUntil(() -> shows("settings read online, 0 differ from the design"));
-    assertThat(shows("stand in no register that can be read: A01, A02")).isTrue();
+    assertThat(shows("are in no register that can be read: A01, A02")).isTrue();
     press("#live-leave");
     interact(() -> desk.step().set(WorkStep.SET_UP));
     settle();

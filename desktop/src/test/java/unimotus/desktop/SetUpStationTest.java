@@ -89,19 +89,19 @@ class SetUpStationTest extends WindowTest {
 
     press("#side-compare");
     importList("found.csv", "code;value;unit\nM16;8,05;A\nM99;1;\nC40;keypad;\n");
-    assertThat(message(this)).contains("say who read the drive");
+    assertThat(message(this)).contains("enter who read the drive");
     interact(() -> lookup("#read-by").<TextInputControl>query().setText("A. Tester"));
     importList("found.csv", "code;value;unit\nM16;8,05;A\nM99;1;\nC40;keypad;\n");
     assertThat(shows("line 3: 'M99'")).isTrue();
     assertThat(shows("M16  Electronic overload")).isTrue();
     assertThat(shows("6.3 A  |  8.05 A")).isTrue();
-    choose(this, "#entry-start", "a drive as found");
-    assertThat(shows("in a drive as found")).isTrue();
+    choose(this, "#entry-start", "as found");
+    assertThat(shows("in the drive as found")).isTrue();
     assertThat(shows("were not read and are not entered")).isTrue();
     assertThat(shows("With a reset first it would be")).isTrue();
     choose(this, "#entry-start", "a reset first");
     assertThat(shows("Only the difference: it would be")).isTrue();
-    assertThat(shows("everything else as it left the works")).isTrue();
+    assertThat(shows("everything else at its factory default")).isTrue();
 
     choose("#read-kind", Snapshot.Kind.AS_LEFT);
     press("#keep-designed");
@@ -143,11 +143,11 @@ class SetUpStationTest extends WindowTest {
   void aMacroMovedToTheEndShowsWhatItWipesOut() {
     at(WorkStep.SET_UP);
     press("#side-rehearse");
-    assertThat(shows("Everything stands as designed")).isTrue();
+    assertThat(shows("Everything is as designed")).isTrue();
     press("#order-reverse");
     assertThat(shows("I70: rewritten by A01")).isTrue();
     press("#order-proposed");
-    assertThat(shows("Everything stands as designed")).isTrue();
+    assertThat(shows("Everything is as designed")).isTrue();
     int macro = placeOf("A01");
     int wiped = placeOf("I70");
     assertThat(macro).isLessThan(wiped);
@@ -200,7 +200,7 @@ class SetUpStationTest extends WindowTest {
             desk.review().orElseThrow().findings().stream()
                 .filter(f -> f.rule() == Rule.OVERLOAD_SETTING)
                 .findFirst()
-                .ifPresent(desk::goTo));
+                .ifPresent(desk.navigation()::goTo));
     settle();
     assertThat(desk.step().get()).isEqualTo(WorkStep.SET_UP);
     waitUntil(() -> lookup("#setting-M16").query().isFocused());
@@ -244,14 +244,14 @@ class SetUpStationTest extends WindowTest {
     forgetName();
     at(WorkStep.IDENTIFY);
     press("#tick-ready-identify-drive");
-    assertThat(message(this)).contains("say who saw to it");
+    assertThat(message(this)).contains("enter your name first");
     interact(() -> lookup("#ready-who").<TextInputControl>query().setText("A. Tester"));
     press("#tick-ready-identify-drive");
     type("#tick-ready-identify-mains", "407 V");
-    assertThat(shows("2 of 7 seen to")).isTrue();
+    assertThat(shows("2 of 7 done")).isTrue();
     type("#drive-firmware", "2.9");
     assertThat(finds(Rule.FIRMWARE)).isTrue();
-    assertThat(shows("0 of 7 seen to")).as("stale with the plate").isTrue();
+    assertThat(shows("0 of 7 done")).as("stale with the plate").isTrue();
     type("#drive-firmware", "new");
     assertThat(message(this)).contains("'new'");
     assertThat(drum().record().plate().firmware()).isEqualTo("2.9");

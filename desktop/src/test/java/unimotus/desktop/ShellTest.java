@@ -62,7 +62,7 @@ class ShellTest extends WindowTest {
   @Test
   void theOverviewLeadsToTheNextThingToDo() {
     openDemo();
-    assertThat(shows("7 axes, one axis to mend")).isTrue();
+    assertThat(shows("7 axes, 1 error on 1 axis")).isTrue();
     click(this, "#open-rinse-drum");
     assertThat(desk.axisId().get()).isEqualTo("rinse-drum");
     assertThat(desk.step().get()).isEqualTo(WorkStep.MAP);
@@ -230,11 +230,11 @@ class ShellTest extends WindowTest {
     openDemo();
     push(KeyCode.CONTROL, KeyCode.Z);
     settle();
-    assertThat(message(this)).isEqualTo("nothing to take back");
+    assertThat(message(this)).isEqualTo("nothing to undo");
     onWindow(() -> desk.apply(Edits.renameLine("Changed")));
     push(KeyCode.CONTROL, KeyCode.Z);
     settle();
-    assertThat(message(this)).isEqualTo("taken back: rename the line");
+    assertThat(message(this)).isEqualTo("undone: rename the line");
     push(KeyCode.CONTROL, KeyCode.SHIFT, KeyCode.Z);
     settle();
     assertThat(desk.session().project().name()).isEqualTo("Changed");

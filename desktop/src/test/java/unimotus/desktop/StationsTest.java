@@ -51,10 +51,10 @@ class StationsTest extends WindowTest {
     push(KeyCode.W);
     settle();
     click(this, "#remove-wire");
-    assertThat(shows("DCM of the drive and M of the controller are not joined")).isTrue();
+    assertThat(shows("DCM of the drive and M of the controller are not connected")).isTrue();
     push(KeyCode.CONTROL, KeyCode.Z);
     settle();
-    assertThat(shows("DCM of the drive and M of the controller are not joined")).isFalse();
+    assertThat(shows("DCM of the drive and M of the controller are not connected")).isFalse();
   }
 
   @Test

@@ -225,7 +225,7 @@ class StopStationTest extends WindowTest {
     settle();
     assertThat(desk.step().get()).isEqualTo(WorkStep.WIRE);
     assertThat(lookup("#faults").tryQuery()).isPresent();
-    assertThat(shows("Faults, in thought")).isTrue();
+    assertThat(shows("Faults to try")).isTrue();
     assertThat(lookup("#mend").tryQuery()).isPresent();
   }
 
@@ -239,7 +239,7 @@ class StopStationTest extends WindowTest {
     press("#side-designs");
     press("#compare");
     waitUntil(() -> shows("direct contacts"));
-    assertThat(shows("– as built")).isTrue();
+    assertThat(shows("– as designed")).isTrue();
     assertThat(desk.session().isDirty()).isFalse();
   }
 

@@ -77,6 +77,9 @@ abstract class WindowTest extends ApplicationTest {
     Look.load();
     Look.wear(scene);
     shown.setScene(scene);
+    // The stage is that of the test before, which may have left it at another size.
+    shown.setWidth(1280);
+    shown.setHeight(800);
     shown.setX(0);
     shown.setY(0);
     shown.show();

@@ -164,7 +164,7 @@ class WireStationTest extends WindowTest {
     keyOn("drum-drive-DI1", KeyCode.B);
     click(this, "#meter-ohms");
     assertThat(reading()).as("wires and the selector's contact").startsWith("0.5").endsWith("Ω");
-    assertThat(shows("It sounds")).isTrue();
+    assertThat(shows("Beep: continuity")).isTrue();
     keyOn("controller-1-RO1", KeyCode.B);
     click(this, "#meter-volts");
     assertThat(reading()).isEqualTo("floating");

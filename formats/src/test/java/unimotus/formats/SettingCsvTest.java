@@ -84,7 +84,7 @@ class SettingCsvTest {
     assertThat(read.problems().get(2)).contains("9000").contains("400 Hz");
     assertThat(read.problems().get(3)).contains("'furlong'");
     assertThat(read.problems().get(4)).contains("'telepathy'").contains("keypad");
-    assertThat(read.problems().get(5)).contains("a second time");
+    assertThat(read.problems().get(5)).contains("twice");
     assertThat(read.problems().get(6)).contains("M13 has no unit; Hz taken");
   }
 

@@ -41,6 +41,9 @@ public final class ControllerCode {
    * @throws IllegalArgumentException where something it needs is missing
    */
   public static FunctionBlock block(AxisAssembly axis, @Nullable SignalPath path, LinkWatch watch) {
+    if (path != null) {
+      path.speedFor("the block");
+    }
     if (isWired(axis)) {
       if (path == null) {
         throw new IllegalArgumentException(

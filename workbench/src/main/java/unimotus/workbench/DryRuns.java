@@ -56,6 +56,16 @@ public final class DryRuns {
     }
   }
 
+  /** Why an axis with this path cannot be run dry, in words; empty where it can. */
+  public static Optional<String> whyNot(SignalPath path) {
+    try {
+      path.speedFor("the dry-run");
+      return Optional.empty();
+    } catch (IllegalArgumentException other) {
+      return Optional.of(String.valueOf(other.getMessage()));
+    }
+  }
+
   /** The ready-made ones of a chain: commands and numbers act at once, no wire between. */
   public static List<Playable> atTheShaft(AxisAssembly axis, SignalPath path) {
     BenchSetup setup = BenchSetup.of(axis, path);

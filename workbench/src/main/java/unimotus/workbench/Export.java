@@ -14,6 +14,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.program.FunctionBlock;
 import unimotus.core.proof.ProofList;
+import unimotus.core.proof.Verdict;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
 import unimotus.core.schedule.WireSchedule;
@@ -40,6 +41,14 @@ public enum Export {
       ProofList list = StopProof.list(from.project(), evidence, QuantityFormat.PLAIN);
       ProofLists.write(list, out);
       return list.rows().size();
+    }
+  },
+  READINGS("readings", ".csv", "rows", Needs.PATH) {
+    @Override
+    int write(Source from, Path out) throws IOException {
+      List<Verdict> verdicts = Evidence.of(from.project(), from.axis()).proof().verdicts();
+      ReadingLists.write(verdicts, out);
+      return verdicts.size();
     }
   },
   SETTINGS("settings", ".csv", "settings", Needs.DEVICES) {
@@ -143,7 +152,7 @@ public enum Export {
 
   private void check(@Nullable AxisReview axis) {
     if (axis == null) {
-      throw new IllegalArgumentException("%s is written of an axis: say which".formatted(word));
+      throw new IllegalArgumentException("%s is written of an axis: name the axis".formatted(word));
     }
     if (axis.assembly() == null || needs == Needs.PATH && axis.path() == null) {
       throw new IllegalArgumentException(

@@ -6,6 +6,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.Properties;
 import unimotus.core.quantity.MeasureUnit;
 
@@ -17,16 +18,42 @@ import unimotus.core.quantity.MeasureUnit;
  * @param dark whether the dark look is on
  * @param units the reader's units
  * @param name who works here; empty until somebody said it
+ * @param zoomPercent how large everything is drawn, one of {@link #ZOOMS}
  */
-public record Preferences(List<Path> recent, boolean dark, DisplayUnits units, String name) {
+public record Preferences(
+    List<Path> recent, boolean dark, DisplayUnits units, String name, int zoomPercent) {
+  /** The sizes that can be chosen, in percent. */
+  public static final List<Integer> ZOOMS = List.of(75, 90, 100, 110, 125, 150, 175, 200);
+
+  /** As large as it is drawn while nobody chose otherwise, in percent. */
+  public static final int PLAIN_ZOOM = 100;
+
   /** Nothing remembered yet. */
-  public static final Preferences NONE = new Preferences(List.of(), false, DisplayUnits.METRIC, "");
+  public static final Preferences NONE =
+      new Preferences(List.of(), false, DisplayUnits.METRIC, "", PLAIN_ZOOM);
 
   private static final int MOST_RECENT = 8;
 
   /** Takes a copy. */
   public Preferences {
     recent = List.copyOf(recent);
+    zoomPercent = ZOOMS.contains(zoomPercent) ? zoomPercent : PLAIN_ZOOM;
+  }
+
+  /** The folder of the file that was opened last; empty where none was. */
+  public Optional<Path> lastFolder() {
+    return recent.stream().findFirst().map(Path::getParent);
+  }
+
+  /** Drawn a step larger or smaller, up to the last one there is. */
+  public Preferences zoomed(int steps) {
+    int next = ZOOMS.indexOf(zoomPercent) + steps;
+    return withZoom(ZOOMS.get(Math.max(0, Math.min(ZOOMS.size() - 1, next))));
+  }
+
+  /** Drawn at another size. */
+  public Preferences withZoom(int percent) {
+    return new Preferences(recent, dark, units, name, percent);
   }
 
   /** With {@code file} as the last one opened. */
@@ -34,22 +61,23 @@ public record Preferences(List<Path> recent, boolean dark, DisplayUnits units, S
     List<Path> next = new ArrayList<>(recent);
     next.remove(file.toAbsolutePath());
     next.add(0, file.toAbsolutePath());
-    return new Preferences(next.subList(0, Math.min(MOST_RECENT, next.size())), dark, units, name);
+    return new Preferences(
+        next.subList(0, Math.min(MOST_RECENT, next.size())), dark, units, name, zoomPercent);
   }
 
   /** With the dark look on or off. */
   public Preferences withDark(boolean on) {
-    return new Preferences(recent, on, units, name);
+    return new Preferences(recent, on, units, name, zoomPercent);
   }
 
   /** With other units. */
   public Preferences withUnits(DisplayUnits next) {
-    return new Preferences(recent, dark, next, name);
+    return new Preferences(recent, dark, next, name, zoomPercent);
   }
 
   /** With another name of who works here. */
   public Preferences withName(String next) {
-    return new Preferences(recent, dark, units, next);
+    return new Preferences(recent, dark, units, next, zoomPercent);
   }
 
   /** Reads the preferences; {@link #NONE} where there are none or they cannot be read. */
@@ -78,7 +106,15 @@ public record Preferences(List<Path> recent, boolean dark, DisplayUnits units, S
         recent,
         Boolean.parseBoolean(kept.getProperty("dark")),
         units,
-        kept.getProperty("name", ""));
+        kept.getProperty("name", ""),
+        zoom(kept.getProperty("zoom", "")));
+  }
+
+  private static int zoom(String text) {
+    return ZOOMS.stream()
+        .filter(z -> text.equals(String.valueOf(z)))
+        .findFirst()
+        .orElse(PLAIN_ZOOM);
   }
 
   /**
@@ -91,6 +127,7 @@ public record Preferences(List<Path> recent, boolean dark, DisplayUnits units, S
     for (int i = 0; i < recent.size(); i++) {
       kept.setProperty("recent." + i, recent.get(i).toString());
     }
+    kept.setProperty("zoom", String.valueOf(zoomPercent));
     kept.setProperty("name", name);
     kept.setProperty("dark", Boolean.toString(dark));
     kept.setProperty("decimal", String.valueOf(units.decimalMark()));

@@ -168,7 +168,7 @@ public record Progress(
   private static String proofNext(AxisProof proof) {
     return switch (proof.state()) {
       case PROVEN -> "Proven as designed";
-      case DIFFERS -> "A reading differs: let the detective name the cause";
+      case DIFFERS -> "A reading differs: see Diagnosis for the cause";
       case STALE -> "The design changed: measure again what is stale";
       default ->
           proof.verdicts().stream()

@@ -35,7 +35,7 @@ final class Scenarios {
    * besides.
    */
   public static List<Scenario> of(BenchSetup setup, SignalPath path) {
-    List<Scenario> all = new ArrayList<>(of(setup, path.scale().speedAtFull()));
+    List<Scenario> all = new ArrayList<>(of(setup, path.scale().atFull()));
     if (!path.link().isProportional()) {
       List<Double> numbers =
           ReadableLink.of(path).setPoints(path).stream().map(SetPoint::number).toList();

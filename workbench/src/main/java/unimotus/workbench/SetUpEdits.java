@@ -113,7 +113,7 @@ public final class SetUpEdits {
               }
             });
     if (by.isBlank()) {
-      throw new IllegalArgumentException("say who put the settings back");
+      throw new IllegalArgumentException("enter who put the settings back");
     }
     return record("put the drive back", drive, r -> r.restored(borrowing, by, at));
   }

@@ -72,7 +72,7 @@ public record StopProof(AxisProof.State state, Optional<LocalDate> due, List<Saf
     List<String> remarks = new ArrayList<>();
     for (String stop : evidence.proof().barred()) {
       remarks.add(
-          "No row for %s. It cannot be proved before it is mended; no figure of it can be told."
+          "No row for %s. It cannot be proved before it is fixed; no figure of it is given."
               .formatted(stop));
     }
     int months = months(evidence.axis().stops());

@@ -18,7 +18,7 @@ public enum Truth {
   ONLINE("online"),
   STORED("stored"),
   FOLLOWS("what follows"),
-  WORKS("as it left the works");
+  WORKS("factory default");
 
   private final String label;
 

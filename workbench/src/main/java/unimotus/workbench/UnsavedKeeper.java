@@ -142,7 +142,7 @@ public final class UnsavedKeeper implements AutoCloseable {
     try {
       UnsavedCopies.keep(work.copy(), work.project());
     } catch (IOException e) {
-      log().warn("unsaved work could not be kept in {}: {}", work.copy(), e.getMessage());
+      log().warn("unsaved work could not be saved in {}: {}", work.copy(), e.getMessage());
     }
   }
 
@@ -150,7 +150,7 @@ public final class UnsavedKeeper implements AutoCloseable {
     try {
       UnsavedCopies.forget(copy);
     } catch (IOException e) {
-      log().warn("kept work could not be removed from {}: {}", copy, e.getMessage());
+      log().warn("saved work could not be removed from {}: {}", copy, e.getMessage());
     }
   }
 

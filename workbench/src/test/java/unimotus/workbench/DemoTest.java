@@ -74,7 +74,7 @@ class DemoTest {
     for (String id : List.of("rinse-drum", "header-pump", "drying-fan")) {
       AxisReview axis = review.axis(id).orElseThrow();
       BenchSetup setup = BenchSetup.of(axis.assembly(), axis.path());
-      for (Scenario scenario : Scenarios.of(setup, axis.path().scale().speedAtFull())) {
+      for (Scenario scenario : Scenarios.of(setup, axis.path().scale().atFull())) {
         assertThat(Bench.run(setup, scenario).size()).as("%s %s", id, scenario.name()).isPositive();
       }
     }

@@ -45,9 +45,14 @@ public record BenchSetup(
     decelerationSeconds = Math.max(SHORTEST_RAMP_SECONDS, decelerationSeconds);
   }
 
-  /** The bench of an axis as designed. */
+  /**
+   * The bench of an axis as designed.
+   *
+   * @throws IllegalArgumentException where it is told something else than a speed
+   */
   public static BenchSetup of(AxisAssembly axis, SignalPath path) {
-    return of(axis, number -> path.value(Station.FREQUENCY, number), path.link().maximumHertz());
+    double most = path.speedFor("the dry-run").maximumHertz();
+    return of(axis, number -> path.value(Station.FREQUENCY, number), most);
   }
 
   /** The bench of an axis whose drive is told its frequency in hertz, as over a fieldbus. */

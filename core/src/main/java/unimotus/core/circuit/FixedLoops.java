@@ -53,7 +53,7 @@ final class FixedLoops {
   private static DcResult.NoSolution loop(List<Branch> way) {
     List<String> names = way.stream().map(Branch::name).toList();
     return new DcResult.NoSolution(
-        "stiff sources are joined in a loop with nothing to limit the current: "
+        "ideal sources are connected in a loop with nothing to limit the current: "
             + String.join(", ", way.stream().map(FixedLoops::text).toList()),
         names);
   }

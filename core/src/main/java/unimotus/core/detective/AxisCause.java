@@ -10,7 +10,7 @@ public enum AxisCause implements Cause {
   IMPLIED_DECIMALS(
       "Implied decimals in the program's number",
       1.5,
-      "Everything is off by 10 or 100, or the path stands at its limit.",
+      "Everything is off by 10 or 100, or the path is at its limit.",
       "Agree on the decimals of the number between screen and program."),
   DRIVE_SPAN(
       "Drive scales the reference to another top frequency",
@@ -30,7 +30,7 @@ public enum AxisCause implements Cause {
   OTHER_SOURCE(
       "Drive takes its reference from elsewhere",
       2,
-      "The same speed whatever is commanded.",
+      "The same speed at any command.",
       "Set the reference source to the wired input."),
   NOT_RUNNING(
       "No run command arrives",
@@ -45,7 +45,7 @@ public enum AxisCause implements Cause {
   NOT_PERMITTED(
       "Permission is missing",
       2.5,
-      "Drive not permitted: reset not pressed, one channel open, works jumper missing, kind of feed, enable, stop demanded.",
+      "Drive not permitted: reset not pressed, one channel open, factory-fitted jumper missing, kind of feed, enable, stop demanded.",
       "Measure each safe torque off and enable input against its common, stop released and reset."),
   DRIVE_FAULT(
       "Drive has a fault",
@@ -60,7 +60,7 @@ public enum AxisCause implements Cause {
   PERMISSION_BRIDGED(
       "Permission is bridged",
       1,
-      "Drive stays ready with the permission open: works jumper or a wire across it.",
+      "Drive stays ready with the permission open: factory-fitted jumper or a wire across it.",
       "Remove the jumper or the wire and prove the stop again before anything else."),
   POLES(
       "Motor has another pole count",
@@ -91,7 +91,7 @@ public enum AxisCause implements Cause {
       "Inertia or friction is not as designed",
       2,
       "Speeds right, coasting takes longer or shorter by one ratio.",
-      "Correct inertia and friction of the load by the coast; then look at stops and ramps again."),
+      "Correct inertia and friction of the load by the coast; then check stops and ramps again."),
   OUTPUT_OTHERWISE(
       "Analog output of the drive is set otherwise",
       1.5,

@@ -7,12 +7,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import java.util.function.DoubleFunction;
+import java.util.function.Function;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.MotorLink;
 import unimotus.core.path.ProgramScale;
 import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
@@ -58,9 +61,9 @@ final class Causes {
           link.isProportional() && link.isProgrammed()
               ? each(DECIMALS, f -> Variant.of("× " + text(f), path.with(decimals(f))))
               : List.of();
-      case MAXIMUM_CLAMP -> maximumClamp();
-      case MINIMUM_FLOOR -> minimumFloor();
-      case OTHER_SOURCE -> otherSource();
+      case MAXIMUM_CLAMP -> ofSpeed(this::maximumClamp);
+      case MINIMUM_FLOOR -> ofSpeed(this::minimumFloor);
+      case OTHER_SOURCE -> ofSpeed(this::otherSource);
       case NOT_RUNNING -> List.of(idle(Map.of(Predictor.RUN_VOLTS, clues.shareOfRunVolts())));
       case RUN_IGNORED -> List.of(idle(Map.of()));
       case NOT_PERMITTED ->
@@ -85,16 +88,21 @@ final class Causes {
           Stream.of("ready", "running")
               .map(s -> Variant.told("", path, Map.of(Predictor.OPEN_STATUS, s)))
               .toList();
-      case POLES -> ofMotor(path.motor().misread());
-      case SIGN -> List.of(Variant.of("", path.with(path.motor().turned())));
-      case GEAR -> gear();
-      case SLIP -> ofMotor(path.motor().sagging());
+      case POLES -> ofMotor(() -> path.motor().misread());
+      case SIGN -> ofMotor(() -> Map.of("", path.motor().turned()));
+      case GEAR -> path.has(Station.GEAR) ? gear() : List.of();
+      case SLIP -> ofMotor(() -> path.motor().sagging());
       case RAMP_TIME -> rampTime();
       case LOAD_OTHERWISE -> load();
       case OUTPUT_OTHERWISE -> OutputCauses.variants(path, clues);
       case NOT_EXPLAINED -> List.of();
       case DRIVE_SPAN -> ofTheLink(cause);
     };
+  }
+
+  /** What is off by a frequency can be so only where one is commanded. */
+  private List<Variant> ofSpeed(Function<SpeedLink, List<Variant>> variants) {
+    return path.speed().map(variants).orElse(List.of());
   }
 
   private Variant idle(Map<String, Double> volts) {
@@ -105,46 +113,42 @@ final class Causes {
   private Variant standing(Map<String, String> words, String state, Map<String, Double> scaled) {
     Map<String, String> all = new HashMap<>(clues.ofStopsIn(state));
     all.putAll(words);
-    return new Variant("", path.with(link.standingAt(0)), false, all, scaled);
+    return new Variant("", path.with(link.still()), false, all, scaled);
   }
 
   private ProgramScale decimals(double factor) {
     ProgramScale s = path.scale();
     return new ProgramScale(
-        s.speedAtZero() / factor,
-        s.speedAtFull() / factor,
-        s.speedUnit(),
-        s.leastPercent(),
-        s.commander());
+        s.atZero() / factor, s.atFull() / factor, s.numberUnit(), s.leastPercent(), s.commander());
   }
 
-  private List<Variant> maximumClamp() {
-    double least = link.limits().minimumHertz();
-    double top = link.frequencyAtFullHertz() - 0.5;
+  private List<Variant> maximumClamp(SpeedLink speed) {
+    double least = speed.limits().minimumHertz();
+    double top = speed.frequencyAtFullHertz() - 0.5;
     Stream<Variant> usual =
         FrequencyLimits.usualHertz()
             .filter(limit -> limit < top)
-            .mapToObj(limit -> Variant.of(at(limit), path.with(link.limited(least, limit))));
+            .mapToObj(limit -> Variant.of(at(limit), path.with(speed.limited(least, limit))));
     Stream<Variant> seen =
         clues
             .mostHertz()
             .filter(limit -> limit > 0.5 && limit < top)
-            .mapToObj(limit -> Variant.fitted(at(limit), path.with(link.limited(least, limit))));
+            .mapToObj(limit -> Variant.fitted(at(limit), path.with(speed.limited(least, limit))));
     return Stream.concat(usual, seen).toList();
   }
 
-  private List<Variant> minimumFloor() {
-    FrequencyLimits now = link.limits();
+  private List<Variant> minimumFloor(SpeedLink speed) {
+    FrequencyLimits now = speed.limits();
     double most = now.maximumHertz();
     Stream<Variant> usual =
         Arrays.stream(USUAL_FLOORS)
             .filter(floor -> floor > now.minimumHertz() + 0.5 && floor < most)
-            .mapToObj(floor -> Variant.of(at(floor), path.with(link.limited(floor, most))));
+            .mapToObj(floor -> Variant.of(at(floor), path.with(speed.limited(floor, most))));
     Stream<Variant> seen =
         clues
             .leastHertz()
             .filter(floor -> floor > now.minimumHertz() + 0.5 && floor < most)
-            .mapToObj(floor -> Variant.fitted(at(floor), path.with(link.limited(floor, most))));
+            .mapToObj(floor -> Variant.fitted(at(floor), path.with(speed.limited(floor, most))));
     return Stream.concat(usual, seen).toList();
   }
 
@@ -152,18 +156,22 @@ final class Causes {
     return "at %s Hz".formatted(text(hertz));
   }
 
-  private List<Variant> otherSource() {
+  private List<Variant> otherSource(SpeedLink speed) {
     return Clues.median(clues.hertz()).stream()
         .filter(hertz -> hertz >= 0.5)
         .mapToObj(
             hertz ->
                 Variant.fitted(
-                    "stands at %s Hz".formatted(text(hertz)), path.with(link.standingAt(hertz))))
+                    "stays at %s Hz".formatted(text(hertz)), path.with(speed.standingAt(hertz))))
         .toList();
   }
 
-  private List<Variant> ofMotor(Map<String, MotorLink> others) {
-    return others.entrySet().stream()
+  /** Where the drive closes a loop over the motor, poles and slip make no difference. */
+  private List<Variant> ofMotor(Supplier<Map<String, MotorLink>> others) {
+    if (!path.hasMotor()) {
+      return List.of();
+    }
+    return others.get().entrySet().stream()
         .map(o -> Variant.of(o.getKey(), path.with(o.getValue())))
         .toList();
   }

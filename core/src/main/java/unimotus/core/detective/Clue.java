@@ -3,6 +3,7 @@ package unimotus.core.detective;
 import java.util.Locale;
 import java.util.Optional;
 import unimotus.core.machine.Reading;
+import unimotus.core.path.Commanded;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Expectation;
@@ -87,7 +88,7 @@ public record Clue(Prediction prediction, Reading reading) {
 
   /** What would be observed under a variant. */
   static String wordUnder(Prediction prediction, Variant variant) {
-    if (prediction.key().equals(Predictor.DIRECTION)) {
+    if (prediction.key().equals(Predictor.DIRECTION) && variant.path().has(Station.SHAFT)) {
       return directionUnder(variant.path());
     }
     return variant
@@ -98,7 +99,12 @@ public record Clue(Prediction prediction, Reading reading) {
   /** What the shaft would do in a jog forward. */
   private static String directionUnder(SignalPath path) {
     double shaft = path.value(Station.SHAFT, path.scale().inverse(25));
-    return shaft > 0.5 ? "forward" : shaft < -0.5 ? "reverse" : "no motion";
+    double least = 0.5;
+    if (path.commands() == Commanded.POSITION) {
+      shaft -= path.value(Station.SHAFT, path.scale().inverse(0));
+      least = path.step(Station.SHAFT);
+    }
+    return shaft > least ? "forward" : shaft < -least ? "reverse" : "no motion";
   }
 
   /** What was seen, for people. */

@@ -43,7 +43,7 @@ public record Clues(SignalPath path, List<Clue> all) {
 
   private double hertz(Clue clue) {
     Station station = clue.prediction().station();
-    if (station == null || !clue.isNumber()) {
+    if (station == null || !clue.isNumber() || !path.hasMotor()) {
       return Double.NaN;
     }
     return switch (station) {

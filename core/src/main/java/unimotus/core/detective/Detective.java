@@ -251,8 +251,8 @@ public final class Detective {
     }
     double span =
         Math.abs(
-            path.value(station, path.scale().speedAtFull())
-                - path.value(station, path.scale().speedAtZero()));
+            path.value(station, path.scale().atFull())
+                - path.value(station, path.scale().atZero()));
     return 1 / Math.max(2 * span, 20 * clue.tolerance());
   }
 

@@ -71,7 +71,7 @@ public final class DiscreteChecks {
           Severity.ERROR,
           Rule.MIXED_WIRE,
           "wires/" + wire.id(),
-          "wire %s joins %s and %s: one is power, the other control"
+          "wire %s connects %s and %s: one is power, the other control"
               .formatted(wire.id(), wire.from(), wire.to()),
           "Mains on a control terminal destroys the device and may kill.",
           "Move the end to a power terminal, or remove the wire.");
@@ -95,7 +95,7 @@ public final class DiscreteChecks {
           Severity.NOTE,
           Rule.BYPASSED_PERMISSION,
           "drive/sto",
-          "the works jumper bridges safe torque off: no stop can take the torque away there",
+          "the factory-fitted jumper bridges safe torque off: no stop can take the torque away there",
           "Good for a bench test with the motor uncoupled, not for a machine.",
           "Wire the stop circuit, remove the jumper and keep it for bench tests. The risk assessment decides.");
     }
@@ -116,8 +116,8 @@ public final class DiscreteChecks {
         Rule.NO_PERMISSION,
         "drive/permission",
         seen,
-        "The drive stays blocked and reports that it may not run, whatever is commanded.",
-        "Wire the permission, or for a bench test with the motor uncoupled fit the works jumper and record it.");
+        "The drive stays blocked and reports that it may not run, at any command.",
+        "Wire the permission, or for a bench test with the motor uncoupled fit the factory-fitted jumper and record it.");
   }
 
   private void checkRun() {
@@ -167,7 +167,7 @@ public final class DiscreteChecks {
         Rule.RUN_UNWIRED,
         "wires",
         seen,
-        "The drive will stand ready and never start.",
+        "The drive will stay ready and never start.",
         "Wire a binary output of the controller to the run input.");
   }
 
@@ -179,7 +179,7 @@ public final class DiscreteChecks {
             Severity.ERROR,
             Rule.USED_TWICE,
             "wires",
-            "%s hangs on %d outputs: %s"
+            "%s is connected to %d outputs: %s"
                 .formatted(input.terminal(), outputs.size(), names(outputs)),
             "Either output switches the input; a sourcing one against a sinking one is a short circuit.",
             "Leave one output on the input.");

@@ -113,7 +113,7 @@ final class LoadChecks {
                   row.label(),
                   milliamps(terminal.figure(Figure.LIMIT_AMPERES))),
           "The contact welds, or what feeds it breaks down.",
-          "Follow the contact's wires: they join a supply to its own return.");
+          "Follow the contact's wires: they connect a supply to its own return.");
     }
   }
 
@@ -124,7 +124,7 @@ final class LoadChecks {
         new TerminalRef(axis.controller().id(), "wires"),
         "%s: %s".formatted(row.label(), reason),
         "Such a circuit cannot be switched on.",
-        "Take out the wire that joins them.");
+        "Remove the wire that connects them.");
   }
 
   private void chatter(TruthTable.Row row) {

@@ -78,10 +78,10 @@ final class Mends {
     return Optional.of(
         new Mend(
             Rule.NO_COMMON,
-            "%s of the drive and %s of the controller are not joined"
+            "%s of the drive and %s of the controller are not connected"
                 .formatted(common.get().terminal(), zero.get().terminal()),
             "The current has no way back: the input floats and reads off or at random.",
-            "Join %s with %s.".formatted(common.get().terminal(), zero.get().terminal()),
+            "Connect %s to %s.".formatted(common.get().terminal(), zero.get().terminal()),
             joined(zero.get(), common.get())));
   }
 
@@ -106,10 +106,10 @@ final class Mends {
   private Mend feedMend(Terminal contact, TerminalRef fed, TerminalRef feed) {
     return new Mend(
         Rule.NO_COMMON,
-        "the contact %s is not fed: %s is not joined with %s"
+        "the contact %s is not fed: %s is not connected to %s"
             .formatted(contact.id(), fed.terminal(), feed.terminal()),
         "A dry contact passes on only what it is given; the input never sees a voltage.",
-        "Join %s with %s of the drive.".formatted(fed.terminal(), feed.terminal()),
+        "Connect %s to %s of the drive.".formatted(fed.terminal(), feed.terminal()),
         joined(feed, fed));
   }
 
@@ -132,7 +132,7 @@ final class Mends {
                 new Mend(
                     Rule.INPUT_LEVEL,
                     "the drive's inputs are set active low",
-                    "An open contact or a broken wire then means run.",
+                    "An open contact or a wire break then means run.",
                     "Set the level to active high; agree the level with the selector before power.",
                     a ->
                         a.with(
@@ -150,8 +150,8 @@ final class Mends {
                 Rule.SWAPPED,
                 "the wires on %s and %s are exchanged"
                     .formatted(input.terminal(), other.terminal()),
-                "Each command does what the other was meant to do.",
-                "Exchange the two wires at the drive.",
+                "Each command does what the other should do.",
+                "Swap the two wires at the drive.",
                 a ->
                     a.withWires(a.wires().stream().map(w -> exchanged(w, input, other)).toList())));
       }
@@ -211,7 +211,7 @@ final class Mends {
         Rule.SUPPLY_OVERLOAD,
         "the drive's 24 V gives all it can and its voltage breaks down",
         "Every input fed from it sees too little.",
-        "Feed the inputs and whatever else hangs on it from a supply of their own.",
+        "Feed the inputs and everything else connected to it from a separate supply.",
         a ->
             new AxisAssembly(
                 a.axis(),

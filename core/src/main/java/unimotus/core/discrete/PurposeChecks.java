@@ -160,7 +160,7 @@ final class PurposeChecks {
                 Severity.ERROR,
                 Rule.COMMAND_AT_REST,
                 place(input),
-                "%s (%s) is on whatever is commanded, also at rest"
+                "%s (%s) is on at any command, also at rest"
                     .formatted(
                         input.terminal(),
                         settings.functionOf(input.terminal()).orElse(NONE).replace('-', ' ')),

@@ -113,7 +113,7 @@ public final class SupplyChecks {
                 "%s gives its limit of %s with %s"
                     .formatted(ref, String.format(Locale.ROOT, "%.3g mA", limit * 1000), state),
                 "Its voltage breaks down, and every input it feeds sees too little.",
-                "Add up what hangs on it; feed the rest from a supply of its own."));
+                "Add up its loads; feed the rest from a separate supply."));
   }
 
   /** Whether a supply's mains selector fits the mains it is fed with. */
@@ -159,6 +159,6 @@ public final class SupplyChecks {
         one,
         "%s feeds the same conductor as %s".formatted(other, one),
         "The higher one carries all the load and drives current into the other; a short on one takes both.",
-        "Feed from one, or join them over a decoupling module.");
+        "Feed from one, or connect them over a decoupling module.");
   }
 }

@@ -65,11 +65,11 @@ public sealed interface Change {
     }
   }
 
-  /** Everything that broke is mended. */
+  /** Everything that broke is repaired. */
   record Mended() implements Change {
     @Override
     public String text() {
-      return "mend";
+      return "repair";
     }
   }
 }

@@ -71,7 +71,7 @@ public final class DryEvents {
     groups.add(new Group("A wire opens", events.openWires()));
     groups.add(new Group("A terminal is shorted", events.shorts()));
     groups.add(new Group("An output gives nothing", events.dead()));
-    groups.add(new Group("Everything is repaired", List.of(new Choice("repair all", "mend"))));
+    groups.add(new Group("Everything is repaired", List.of(new Choice("repair all", "repair"))));
     return groups.stream().filter(g -> !g.choices().isEmpty()).toList();
   }
 
@@ -122,7 +122,7 @@ public final class DryEvents {
     List<Choice> choices = new ArrayList<>();
     for (double percent : PERCENT) {
       double number = path.scale().inverse(percent);
-      String unit = path.scale().speedUnit().symbol();
+      String unit = path.scale().numberUnit().symbol();
       choices.add(
           new Choice(
               "%s %%: %s %s"

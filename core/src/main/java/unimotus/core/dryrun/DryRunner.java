@@ -53,6 +53,7 @@ public final class DryRunner {
       List<Chain> beside,
       DrySchedule schedule,
       BooleanSupplier cancelled) {
+    main.speedFor("the dry-run");
     DryRunner runner = new DryRunner(axis, main, beside, schedule);
     Trace trace =
         Bench.run(BenchSetup.following(axis), schedule.lengthSeconds(), runner::at, cancelled);
@@ -126,10 +127,10 @@ public final class DryRunner {
 
   private void note(double seconds) {
     logic.takeNotes().forEach(n -> add(seconds, n));
-    line.undefined().forEach(i -> add(seconds, i + " stands between off and on: taken as off"));
+    line.undefined().forEach(i -> add(seconds, i + " is between off and on: taken as off"));
     line.contradiction().ifPresent(c -> add(seconds, "the wires have no solution: " + c));
     if (line.isReferenceUnknown() && command != 0) {
-      add(seconds, "in Hand the drive follows a reference nobody knows: taken as none");
+      add(seconds, "in Hand the drive follows an unknown reference: taken as none");
     }
   }
 

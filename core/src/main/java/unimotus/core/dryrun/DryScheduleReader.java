@@ -21,7 +21,7 @@ import unimotus.core.wiring.WiringFault;
 public final class DryScheduleReader {
   private static final String FORMS =
       "number V, on D:T, off D:T, signal D:T V, set DEVICE POSITION, forward, reverse, stop,"
-          + " power on, power off, open WIRE, short-24 D:T, short-0 D:T, dead D:T, mend, end";
+          + " power on, power off, open WIRE, short-24 D:T, short-0 D:T, dead D:T, repair, end";
 
   private final AxisAssembly axis;
   private final Installation installation;
@@ -68,7 +68,8 @@ public final class DryScheduleReader {
       case "reverse" -> asked(part, words, -1);
       case "stop" -> asked(part, words, 0);
       case "power" -> powered(part, word(part, words, 2, 3));
-      case "mend" -> mended(part, words);
+      // Events written before the word was changed are still read.
+      case "repair", "mend" -> mended(part, words);
       default -> new Change.Broken(fault(part, verb, words));
     };
   }

@@ -42,7 +42,7 @@ public final class DrySchedules {
 
   private DrySchedules(AxisAssembly axis, SignalPath path) {
     this.axis = axis;
-    this.full = path.scale().speedAtFull();
+    this.full = path.scale().atFull();
     BenchSetup setup = BenchSetup.following(axis);
     double longest = Math.max(setup.accelerationSeconds(), setup.decelerationSeconds());
     this.stage = Math.min(DrySchedule.LONGEST_SECONDS / 12, longest + SETTLE_SECONDS);

@@ -234,7 +234,7 @@ final class WiredLine implements SeenInputs {
       held = chain.path().link().holds(this) ? chain : held;
     }
     SignalPath path = held == null ? main : held.path();
-    return path.link().wantedHertz(path, this);
+    return path.speedFor("the dry-run").wantedHertz(path, this);
   }
 
   /** Whether Hand is asked for and nothing is known of what sets the speed then. */

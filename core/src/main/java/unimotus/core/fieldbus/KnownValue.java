@@ -25,7 +25,7 @@ public record KnownValue(
               .formatted(value, resolution));
     }
     if (table.isBits()) {
-      throw new IllegalArgumentException("values stand in registers, not in a " + table.label());
+      throw new IllegalArgumentException("values are held in registers, not in a " + table.label());
     }
   }
 

@@ -117,7 +117,7 @@ public record RegisterMap(List<RegisterEntry> entries) {
               MapDoubt.Kind.READ_ONLY,
               entry.name(),
               "a %s cannot be written".formatted(entry.table().label()),
-              "Commands stand in coils and holding registers."));
+              "Commands belong in coils and holding registers."));
     }
   }
 
@@ -207,7 +207,7 @@ public record RegisterMap(List<RegisterEntry> entries) {
             new MapDoubt(
                 MapDoubt.Kind.SHIFTED,
                 entries.get(0).name(),
-                "all %d addresses stand %s the device's"
+                "all %d addresses are %s the device's"
                     .formatted(moves.size(), moves.get(0) > 0 ? "one above" : "one below"),
                 "The manual counts from 1, the wire from 0: move them by one."))
         : Optional.empty();

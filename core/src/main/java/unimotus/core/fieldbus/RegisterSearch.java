@@ -125,7 +125,7 @@ public final class RegisterSearch {
                 new MapDoubt(
                     MapDoubt.Kind.SHIFTED,
                     expected.name(),
-                    "the map has it at %d, the known values stand at %d: %s"
+                    "the map has it at %d, the known values are at %d: %s"
                         .formatted(
                             expected.address(), f.address(), String.join("; ", f.evidence())),
                     f.address() < expected.address()

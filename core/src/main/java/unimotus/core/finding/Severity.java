@@ -3,11 +3,11 @@ package unimotus.core.finding;
 /** How much a finding stands in the way of the work, worst first. */
 public enum Severity {
   /** The axis cannot work, or will do something other than what is meant. */
-  ERROR("to mend"),
+  ERROR("error"),
   /** It may work, yet a practitioner would change or confirm it. */
-  WARNING("to look at"),
+  WARNING("warning"),
   /** Worth knowing. */
-  NOTE("to know");
+  NOTE("note");
 
   private final String label;
 
@@ -15,7 +15,7 @@ public enum Severity {
     this.label = label;
   }
 
-  /** The word shown to the user. */
+  /** The word shown to the user, such as {@code error}. */
   public String label() {
     return label;
   }

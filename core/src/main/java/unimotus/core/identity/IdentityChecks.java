@@ -34,9 +34,9 @@ public final class IdentityChecks {
               axis,
               Severity.WARNING,
               Rule.DAMAGED,
-              "the drive was read, but nobody found it sound",
+              "the drive was read, but its condition was not checked",
               "A damaged drive fails under power, and its housing protects nobody.",
-              "Inspect it before mains is joined, then tick it."));
+              "Inspect it before mains is connected, then tick it."));
     }
     return found;
   }
@@ -97,7 +97,7 @@ public final class IdentityChecks {
         Severity.ERROR,
         Rule.VARIANT,
         seen,
-        "The model looks the same and does less; no setting mends that.",
+        "The model looks the same and does less; no setting makes up for that.",
         "Take the model that has it, or build the axis without.");
   }
 

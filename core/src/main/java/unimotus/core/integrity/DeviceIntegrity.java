@@ -68,7 +68,7 @@ final class DeviceIntegrity {
         "devices/" + device.id(),
         "%s has the sheet '%s', and no %s is known by that name"
             .formatted(device.name(), device.sheet(), kind),
-        "Nothing is known of its terminals: whatever is wired to it is left out of every sum.",
+        "Nothing is known of its terminals: anything wired to it is left out of every calculation.",
         "Put the device sheet into the folder of sheets, or choose another device.");
   }
 
@@ -92,8 +92,8 @@ final class DeviceIntegrity {
         Rule.SWITCH_POSITION,
         "devices/%s/%s".formatted(device.id(), what.id()),
         what.text(),
-        "Where the switch really stands is not known; nothing can rest on it.",
-        "Look at the device and choose the position it stands in.");
+        "The real position of the switch is not known; nothing can be based on it.",
+        "Read the position at the device and choose it here.");
   }
 
   /** A channel's switch concerns the axes that use the channel, another one all of the device. */

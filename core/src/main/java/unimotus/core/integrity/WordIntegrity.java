@@ -74,7 +74,7 @@ final class WordIntegrity {
           "%s counts on measures that are not known: %s; known are %s"
               .formatted(stop.name(), String.join(", ", unknown), known()),
           "An unknown measure gives no points against common cause failures.",
-          "Choose the measures anew at the station Make safe.");
+          "Choose the measures again at Make safe.");
     }
   }
 

@@ -19,7 +19,7 @@ public enum CommonLink implements LinkIntent {
   ENABLE(
       LinkGroup.RUN,
       "Control release",
-      "the enable input joined to the drive's own 24 V",
+      "the enable input connected to the drive's own 24 V",
       CommandLinks::enable),
   DIRECTION_RESET(
       LinkGroup.RUN,
@@ -34,7 +34,7 @@ public enum CommonLink implements LinkIntent {
   FAULT_RELAY(
       LinkGroup.ANSWER,
       "Fault to the controller",
-      "closed is healthy, so that a broken wire reads as fault",
+      "closed is healthy, so that a wire break reads as a fault",
       AnswerLinks::fault),
   STATUS(
       LinkGroup.ANSWER,

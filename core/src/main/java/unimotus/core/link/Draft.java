@@ -286,7 +286,7 @@ public final class Draft {
     Set<String> taken = new HashSet<>(project.wires().stream().map(Wire::id).toList());
     Wire wire = new Wire(Ids.from("w" + (project.wires().size() + 1), taken), from, to, make);
     project = project.with(wire);
-    done.add("joined %s and %s".formatted(from, to));
+    done.add("connected %s and %s".formatted(from, to));
   }
 
   /**

@@ -19,6 +19,14 @@ public sealed interface Mechanics {
   /** The unit machine speed is counted in. */
   MeasureUnit unit();
 
+  /** Travel for one turn of the gear's output, in {@link #travelUnit()}. */
+  default double travelPerTurn() {
+    return unitsPerTurn();
+  }
+
+  /** The unit a position is counted in. */
+  MeasureUnit travelUnit();
+
   /** This mechanics with another gear ratio. */
   Mechanics withGearRatio(double ratio);
 
@@ -41,6 +49,16 @@ public sealed interface Mechanics {
     @Override
     public MeasureUnit unit() {
       return MeasureUnit.METRES_PER_MINUTE;
+    }
+
+    @Override
+    public double travelPerTurn() {
+      return 1000 * unitsPerTurn();
+    }
+
+    @Override
+    public MeasureUnit travelUnit() {
+      return MeasureUnit.MILLIMETRE;
     }
 
     @Override
@@ -73,6 +91,16 @@ public sealed interface Mechanics {
     }
 
     @Override
+    public double travelPerTurn() {
+      return 1000 * unitsPerTurn();
+    }
+
+    @Override
+    public MeasureUnit travelUnit() {
+      return MeasureUnit.MILLIMETRE;
+    }
+
+    @Override
     public Screw withGearRatio(double ratio) {
       return new Screw(ratio, leadMetres);
     }
@@ -101,6 +129,11 @@ public sealed interface Mechanics {
     }
 
     @Override
+    public MeasureUnit travelUnit() {
+      return MeasureUnit.REVOLUTION;
+    }
+
+    @Override
     public Turning withGearRatio(double ratio) {
       return new Turning(ratio);
     }
@@ -125,6 +158,11 @@ public sealed interface Mechanics {
     @Override
     public MeasureUnit unit() {
       return MeasureUnit.PER_MINUTE;
+    }
+
+    @Override
+    public MeasureUnit travelUnit() {
+      return MeasureUnit.ONE;
     }
 
     @Override

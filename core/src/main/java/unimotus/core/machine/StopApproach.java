@@ -28,7 +28,7 @@ public record StopApproach(
 
   /** What notices a person. */
   public enum Kind {
-    NONE("nobody is noticed: a hand demands it"),
+    NONE("no approach is detected: it is operated by hand"),
     CURTAIN("light curtain, approached at right angles"),
     BEAMS("single beams"),
     FIELD("field or mat, approached along the floor"),

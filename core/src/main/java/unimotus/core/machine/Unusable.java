@@ -52,7 +52,7 @@ public record Unusable(String device, String id, boolean isSetting, boolean isKn
                 set.getKey(),
                 false,
                 false,
-                "switch '%s' of %s stands at '%s'; %s has %s"
+                "switch '%s' of %s is set to '%s'; %s has %s"
                     .formatted(
                         set.getKey(),
                         device.name(),
@@ -66,7 +66,7 @@ public record Unusable(String device, String id, boolean isSetting, boolean isKn
                 set.getKey(),
                 false,
                 true,
-                "switch %s of %s stands at '%s'; it has %s"
+                "switch %s of %s is set to '%s'; it has %s"
                     .formatted(
                         set.getKey(),
                         device.name(),

@@ -54,7 +54,7 @@ public final class MotorChecks {
         Rule.MOTOR_ON_DRIVE,
         "axis/%s/drive".formatted(axis.axis().id()),
         fault,
-        "Such a motor does not turn as told on this drive, and motor or drive may be damaged.",
+        "Such a motor does not turn as commanded on this drive, and motor or drive may be damaged.",
         "Choose a drive whose sheet names this kind of motor, or another motor.");
   }
 

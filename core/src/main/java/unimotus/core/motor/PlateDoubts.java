@@ -66,7 +66,7 @@ final class PlateDoubts {
                       text(plate.voltageVolts(), MeasureUnit.VOLT_UNIT),
                       text(mains, MeasureUnit.VOLT_UNIT)),
               "The field weakens before the rated speed: the torque is not reached.",
-              "Join the windings in delta and take that column, or choose another motor."));
+              "Connect the windings in delta and take that column, or choose another motor."));
     }
   }
 

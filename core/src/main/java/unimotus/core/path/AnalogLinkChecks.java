@@ -120,7 +120,7 @@ public final class AnalogLinkChecks {
                 text(load),
                 from.id(),
                 limit),
-        "The top of the range is never reached: the motor stays too slow and no scaling mends it.",
+        "The top of the range is never reached: the motor stays too slow and no scaling corrects it.",
         outside
             ? "Shorten the way, take a larger conductor, or put an isolating amplifier between."
             : "Take a larger conductor, or send a current instead of a voltage.");

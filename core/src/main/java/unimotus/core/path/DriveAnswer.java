@@ -66,7 +66,7 @@ public record DriveAnswer(String terminal, SignalRange range, ShownQuantity show
       case FREQUENCY -> value;
       default ->
           throw new IllegalArgumentException(
-              "output %s shows the %s, which hangs on the load and tells no speed"
+              "output %s shows the %s, which depends on the load and gives no speed"
                   .formatted(terminal, shown.quantity().label()));
     };
   }

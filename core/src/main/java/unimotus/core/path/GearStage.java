@@ -6,11 +6,17 @@ import unimotus.core.derivation.Step;
 import unimotus.core.quantity.MeasureUnit;
 
 /**
- * The gear divides the speed: n_out = n/i.
+ * The gear divides speed and turns alike: n_out = n/i.
  *
  * @param ratio i, motor turns for one turn of the output
+ * @param unit of the turning: revolutions, or revolutions per minute
  */
-public record GearStage(double ratio) implements Stage {
+public record GearStage(double ratio, MeasureUnit unit) implements Stage {
+
+  /** A gear whose speed is looked at. */
+  public GearStage(double ratio) {
+    this(ratio, MeasureUnit.RPM);
+  }
 
   @Override
   public Station from() {
@@ -20,11 +26,6 @@ public record GearStage(double ratio) implements Stage {
   @Override
   public Station to() {
     return Station.GEAR;
-  }
-
-  @Override
-  public MeasureUnit unit() {
-    return MeasureUnit.RPM;
   }
 
   @Override

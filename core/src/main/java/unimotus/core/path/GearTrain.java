@@ -1,6 +1,7 @@
 package unimotus.core.path;
 
 import java.util.List;
+import unimotus.core.machine.Mechanics;
 import unimotus.core.quantity.MeasureUnit;
 
 /**
@@ -11,28 +12,40 @@ import unimotus.core.quantity.MeasureUnit;
  */
 public record GearTrain(GearStage gear, ProductStage product) {
 
+  /** Mechanics as their speed or their position is looked at. */
+  public static GearTrain of(Commanded what, Mechanics mechanics) {
+    return what == Commanded.POSITION
+        ? new GearTrain(
+            new GearStage(mechanics.gearRatio(), MeasureUnit.REVOLUTION),
+            new ProductStage(
+                mechanics.travelPerTurn(), mechanics.travelUnit(), mechanics.factorText(), what))
+        : new GearTrain(
+            new GearStage(mechanics.gearRatio()),
+            new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText()));
+  }
+
   /** Its stages, from {@link Station#SHAFT} to {@link Station#MACHINE}. */
   List<Stage> stages() {
     return List.of(gear, product);
   }
 
-  /** Machine speed at a shaft speed. */
+  /** Machine speed at a shaft speed, or position at so many turns. */
   public double machine(double shaftRpm) {
     return product.forward(gear.forward(shaftRpm));
   }
 
-  /** Shaft speed at a machine speed. */
+  /** Shaft speed at a machine speed, or turns at a position. */
   public double shaftRpm(double machine) {
     return gear.inverse(product.inverse(machine));
   }
 
-  /** Unit of the machine speed. */
+  /** Unit of what moves. */
   public MeasureUnit unit() {
     return product.unit();
   }
 
   /** This train with another ratio. */
   public GearTrain withRatio(double next) {
-    return new GearTrain(new GearStage(next), product);
+    return new GearTrain(new GearStage(next, gear.unit()), product);
   }
 }

@@ -21,21 +21,20 @@ public final class PathChecks {
   private PathChecks(AxisAssembly axis, SignalPath path) {
     this.axis = axis;
     this.path = path;
-    this.findings = new PathFindings(axis);
+    this.findings = new PathFindings(axis, path.scale().numberUnit());
   }
 
   /** Findings of one axis, those of its link apart; possibly empty. */
   public static List<Finding> check(AxisAssembly axis, SignalPath path) {
     PathChecks checks = new PathChecks(axis, path);
-    checks.checkMachineSpeed();
+    path.speed().ifPresent(checks::checkMachineSpeed);
     checks.checkAnswer();
     checks.checkShown();
     return checks.findings.found();
   }
 
-  private void checkMachineSpeed() {
-    double straight =
-        path.mechanics().machine(path.motor().shaftRpm(path.link().frequencyAtFullHertz()));
+  private void checkMachineSpeed(SpeedLink link) {
+    double straight = path.mechanics().machine(path.motor().shaftRpm(link.frequencyAtFullHertz()));
     double meant = axis.axis().reference().speedAtFull();
     if (Math.abs(Math.abs(straight) - Math.abs(meant)) > SAME_SPEED * Math.abs(meant)) {
       findings.add(
@@ -44,9 +43,9 @@ public final class PathChecks {
           "mechanics",
           "at %s the machine makes %s, the program means %s"
               .formatted(
-                  text(path.link().frequencyAtFullHertz(), HERTZ_UNIT),
-                  findings.speed(straight),
-                  findings.speed(meant)),
+                  text(link.frequencyAtFullHertz(), HERTZ_UNIT),
+                  findings.number(straight),
+                  findings.number(meant)),
           "The program's number and the machine's speed do not agree, however well the link is set.",
           "Correct the gear, the diameter or the program's span.");
     }

@@ -11,6 +11,7 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 
@@ -20,11 +21,22 @@ public final class PathFindings {
   public static final double SAME_HERTZ = 0.05;
 
   private final AxisAssembly axis;
+  private final MeasureUnit unit;
   private final List<Finding> found = new ArrayList<>();
 
-  /** None yet. */
+  /** None yet, on an axis that is told a speed. */
   public PathFindings(AxisAssembly axis) {
+    this(axis, axis.axis().mechanics().unit());
+  }
+
+  /**
+   * None yet.
+   *
+   * @param unit of the number that is commanded
+   */
+  public PathFindings(AxisAssembly axis, MeasureUnit unit) {
     this.axis = axis;
+    this.unit = unit;
   }
 
   /** What was found so far; possibly empty. */
@@ -40,7 +52,7 @@ public final class PathFindings {
             severity, rule, "axis/%s/%s".formatted(axis.axis().id(), place), seen, why, remedy));
   }
 
-  /** Says that the steps of a link are coarser than the speed that is wanted, where they are. */
+  /** Says that the steps of a link are coarser than what is wanted, where they are. */
   public void addResolution(double percentStep, String remedy) {
     double span =
         Math.abs(axis.axis().reference().speedAtFull() - axis.axis().reference().speedAtZero());
@@ -51,7 +63,7 @@ public final class PathFindings {
           Severity.WARNING,
           Rule.RESOLUTION,
           "reference",
-          "one step is %s, %s is wanted".formatted(speed(step), speed(wanted)),
+          "one step is %s, %s is wanted".formatted(number(step), number(wanted)),
           "Finer commands than one step make no difference to the machine.",
           remedy);
     }
@@ -67,7 +79,8 @@ public final class PathFindings {
           setting(SettingRole.MAXIMUM_FREQUENCY, "maximum"),
           "the reference runs to %s, the maximum frequency is %s"
               .formatted(text(endsHertz, HERTZ_UNIT), text(mostHertz, HERTZ_UNIT)),
-          "Above %s of the reference the speed stands still.".formatted(text(share * 100, PERCENT)),
+          "Above %s of the reference the speed no longer changes."
+              .formatted(text(share * 100, PERCENT)),
           "Raise the maximum frequency if motor and machine allow it, or scale the reference down.");
     }
   }
@@ -93,13 +106,13 @@ public final class PathFindings {
         Rule.REFERENCE_UNWIRED,
         "wires/reference",
         seen,
-        "The speed stays at its minimum, or drifts with whatever the open input picks up.",
+        "The speed stays at its minimum, or drifts with what the open input picks up.",
         "Wire signal and return, as a shielded pair.");
   }
 
-  /** A machine speed with its unit. */
-  public String speed(double value) {
-    return text(value, axis.axis().mechanics().unit());
+  /** A number that is commanded, with its unit. */
+  public String number(double value) {
+    return text(value, unit);
   }
 
   /** Code and name of a setting of a terminal. */

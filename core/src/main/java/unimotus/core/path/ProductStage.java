@@ -12,8 +12,13 @@ import unimotus.core.quantity.MeasureUnit;
  * @param unit machine units per minute
  * @param factorText what c is, such as {@code π·d}
  */
-public record ProductStage(double unitsPerTurn, MeasureUnit unit, String factorText)
+public record ProductStage(double unitsPerTurn, MeasureUnit unit, String factorText, Commanded what)
     implements Stage {
+
+  /** A stage whose speed is looked at. */
+  public ProductStage(double unitsPerTurn, MeasureUnit unit, String factorText) {
+    this(unitsPerTurn, unit, factorText, Commanded.SPEED);
+  }
 
   @Override
   public Station from() {
@@ -43,7 +48,7 @@ public record ProductStage(double unitsPerTurn, MeasureUnit unit, String factorT
   @Override
   public Step sum(double in, double out) {
     return new Step(
-        "machine speed",
+        "machine " + what.word(),
         "n·" + factorText,
         "%s·%s".formatted(text(in), text(unitsPerTurn)),
         out,

@@ -9,24 +9,19 @@ import unimotus.core.quantity.MeasureUnit;
 /**
  * What commands normalises its number: percent = (v − v₀)/(v₁₀₀ − v₀)·100, kept within the range.
  *
- * @param speedAtZero v₀ in {@code speedUnit}
- * @param speedAtFull v₁₀₀ in {@code speedUnit}
- * @param speedUnit unit of the program's number
+ * @param atZero v₀ in {@code numberUnit}
+ * @param atFull v₁₀₀ in {@code numberUnit}
+ * @param numberUnit unit of the program's number
  * @param leastPercent −100 where the sign carries the direction, else 0
  * @param commander what holds the number, such as {@code program} or {@code knob}
  */
 public record ProgramScale(
-    double speedAtZero,
-    double speedAtFull,
-    MeasureUnit speedUnit,
-    double leastPercent,
-    String commander)
+    double atZero, double atFull, MeasureUnit numberUnit, double leastPercent, String commander)
     implements Stage {
 
   /** The scale of a program. */
-  public ProgramScale(
-      double speedAtZero, double speedAtFull, MeasureUnit speedUnit, double leastPercent) {
-    this(speedAtZero, speedAtFull, speedUnit, leastPercent, "program");
+  public ProgramScale(double atZero, double atFull, MeasureUnit numberUnit, double leastPercent) {
+    this(atZero, atFull, numberUnit, leastPercent, "program");
   }
 
   @Override
@@ -51,7 +46,7 @@ public record ProgramScale(
 
   @Override
   public double inverse(double percent) {
-    return speedAtZero + percent / 100 * (speedAtFull - speedAtZero);
+    return atZero + percent / 100 * (atFull - atZero);
   }
 
   @Override
@@ -66,7 +61,7 @@ public record ProgramScale(
 
   @Override
   public String origin() {
-    return "%s: %s to %s".formatted(commander, text(speedAtZero), text(speedAtFull, speedUnit));
+    return "%s: %s to %s".formatted(commander, text(atZero), text(atFull, numberUnit));
   }
 
   @Override
@@ -74,8 +69,7 @@ public record ProgramScale(
     return new Step(
         "percent",
         "(v − v₀)/(v₁₀₀ − v₀)·100",
-        "(%s − %s)/(%s − %s)·100"
-            .formatted(text(in), text(speedAtZero), text(speedAtFull), text(speedAtZero)),
+        "(%s − %s)/(%s − %s)·100".formatted(text(in), text(atZero), text(atFull), text(atZero)),
         out,
         unit(),
         origin());
@@ -87,7 +81,7 @@ public record ProgramScale(
     if (percent > 100 + 1e-9) {
       return Optional.of(
           "held at 100 %%: the %s's span ends at %s"
-              .formatted(commander, text(speedAtFull, speedUnit)));
+              .formatted(commander, text(atFull, numberUnit)));
     }
     return percent < leastPercent - 1e-9
         ? Optional.of(
@@ -96,7 +90,17 @@ public record ProgramScale(
         : Optional.empty();
   }
 
+  /** The least number that is meant by a percent. */
+  public double least() {
+    return Math.min(inverse(leastPercent), atFull);
+  }
+
+  /** The greatest number that is meant by a percent. */
+  public double most() {
+    return Math.max(inverse(leastPercent), atFull);
+  }
+
   private double straight(double number) {
-    return (number - speedAtZero) / (speedAtFull - speedAtZero) * 100;
+    return (number - atZero) / (atFull - atZero) * 100;
   }
 }

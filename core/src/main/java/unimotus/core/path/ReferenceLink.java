@@ -2,18 +2,34 @@ package unimotus.core.path;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.TerminalRef;
 
 /**
- * How the reference comes from the program's percent to the drive's output frequency. Each way of
- * command has its own, in a package of its own; nobody else asks which it is.
+ * How the reference comes from what commands to what the drive makes of it. Each way of command has
+ * its own, in a package of its own; nobody else asks which it is.
  */
 public interface ReferenceLink {
 
-  /** Its stages, from {@link Station#PERCENT} to {@link Station#FREQUENCY}. */
+  /** What it commands. */
+  Commanded commands();
+
+  /**
+   * Its stages, one at least. The first takes the program's percent, or the number itself where
+   * nothing normalises it. The last brings the frequency where a speed is commanded, the shaft or
+   * the machine where the drive closes the loop over them.
+   */
   List<Stage> stages();
+
+  /** This link with all that it has for a commanded speed; empty where it commands none. */
+  default Optional<SpeedLink> speed() {
+    return Optional.empty();
+  }
+
+  /** This link with a drive that does nothing, whatever comes. */
+  ReferenceLink still();
 
   /** What it is called beside the line, such as {@code 4-20 mA}; empty while nothing is chosen. */
   String label();
@@ -41,12 +57,6 @@ public interface ReferenceLink {
   /** What carries the value that stands at a station to the next one. */
   Carrier carrier(Station from);
 
-  /** Greatest frequency the drive allows. */
-  double maximumHertz();
-
-  /** Frequency meant by 100 %, the drive's limits left aside. */
-  double frequencyAtFullHertz();
-
   /** Least percent that can be sent; negative where it takes both signs. */
   default double leastPercent() {
     return 0;
@@ -56,15 +66,6 @@ public interface ReferenceLink {
   default boolean isLost(Stage stage, double in) {
     return false;
   }
-
-  /** This link with a drive that stands at one frequency, whatever comes. */
-  ReferenceLink standingAt(double hertz);
-
-  /** This link with other limits in the drive. */
-  ReferenceLink limited(double minimumHertz, double maximumHertz);
-
-  /** The limits in the drive. */
-  FrequencyLimits limits();
 
   /**
    * Whether it carries a number in proportion; one that chooses among a few speeds does not, and
@@ -82,11 +83,6 @@ public interface ReferenceLink {
   /** Whether a manual request brings it in force, which blocks every other. */
   default boolean isOfManualRequest() {
     return false;
-  }
-
-  /** The frequency that is wanted of the drive by what it sees at its terminals, in hertz. */
-  default double wantedHertz(SignalPath path, SeenInputs seen) {
-    return path.value(Station.FREQUENCY, seen.number());
   }
 
   /**

@@ -2,18 +2,21 @@ package unimotus.core.path;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.quantity.MeasureUnit;
 
 /**
- * The chain of stages of one axis. Immutable; the {@code with…} methods give a path with one stage
- * exchanged, which is how faults are tried out.
+ * The chain of stages of one axis, from what is commanded to what moves. Each part goes on where
+ * the one before it ends: where the drive closes the loop over the shaft there is no stage of a
+ * motor, where it closes it over the process none of the mechanics. Immutable; the {@code with…}
+ * methods give a path with one part exchanged, which is how faults are tried out.
  *
- * @param scale the program's number to percent
- * @param link percent to output frequency, by the way of command
+ * @param scale the number that is commanded to percent
+ * @param link percent, or the number itself, to what the drive makes of it, by the way of command
  * @param motor output frequency to shaft speed
- * @param mechanics shaft to machine speed
- * @param answer the way back, null where the axis has none
+ * @param mechanics shaft to what moves
+ * @param answer the way back from the output frequency, null where the axis has none
  */
 public record SignalPath(
     ProgramScale scale,
@@ -25,11 +28,71 @@ public record SignalPath(
   /** The stages of the way forth, in order. */
   public List<Stage> forth() {
     List<Stage> stages = new ArrayList<>();
-    stages.add(scale);
+    if (link.stages().get(0).from() == Station.PERCENT) {
+      stages.add(scale);
+    }
     stages.addAll(link.stages());
-    stages.addAll(motor.stages());
-    stages.addAll(mechanics.stages());
+    goOn(stages, motor.stages());
+    goOn(stages, mechanics.stages());
     return stages;
+  }
+
+  /** The stages of a part that begin where the others end, or after. */
+  private static void goOn(List<Stage> stages, List<Stage> part) {
+    for (Stage stage : part) {
+      if (stage.from() == stages.get(stages.size() - 1).to()) {
+        stages.add(stage);
+      }
+    }
+  }
+
+  /** The last station of the link: what the drive brings about by itself. */
+  private Station brought() {
+    List<Stage> stages = link.stages();
+    return stages.get(stages.size() - 1).to();
+  }
+
+  /** What the axis is told to do. */
+  public Commanded commands() {
+    return link.commands();
+  }
+
+  /** The link of an axis that is told a speed; empty where it is told something else. */
+  public Optional<SpeedLink> speed() {
+    return link.speed();
+  }
+
+  /**
+   * The link of an axis that is told a speed.
+   *
+   * @param what needs it, such as {@code the dry-run}
+   * @throws IllegalArgumentException where the axis is told something else
+   */
+  public SpeedLink speedFor(String what) {
+    return speed()
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "%s is for axes that command a speed; this one commands a %s"
+                        .formatted(what, commands().word())));
+  }
+
+  /** Smallest change of the value at {@code station} by the steps of the stages before it. */
+  public double step(Station station) {
+    double step = 0;
+    for (Stage stage : forth()) {
+      double rise = 1 / (stage.inverse(1) - stage.inverse(0));
+      step = Math.max(stage.step(), Math.abs(step * rise));
+      if (stage.to() == station) {
+        return step;
+      }
+    }
+    throw none(station);
+  }
+
+  /** Whether the speed follows from the motor: the drive closes no loop over it. */
+  public boolean hasMotor() {
+    return forth().containsAll(motor.stages());
   }
 
   /** The stages of the way back, in order; empty where the axis has no answer. */
@@ -40,7 +103,7 @@ public record SignalPath(
   /** The unit of the value at {@code station}. */
   public MeasureUnit unit(Station station) {
     if (station == Station.NUMBER) {
-      return scale.speedUnit();
+      return scale.numberUnit();
     }
     return allStages().stream()
         .filter(s -> s.to() == station)
@@ -69,7 +132,7 @@ public record SignalPath(
         return value;
       }
       lost |= link.isLost(stage, value);
-      value = lost && stage.to() == Station.FREQUENCY ? 0 : stage.forward(value);
+      value = lost && stage.to() == brought() ? 0 : stage.forward(value);
       if (station.isAnswer() && stage.to() == Station.FREQUENCY) {
         return answerValue(station, value);
       }
@@ -124,9 +187,9 @@ public record SignalPath(
         new PathPoint(
             Station.NUMBER,
             number,
-            scale.speedUnit(),
-            Math.min(scale.inverse(scale.low()), scale.speedAtFull()),
-            Math.max(scale.inverse(scale.low()), scale.speedAtFull()),
+            scale.numberUnit(),
+            scale.least(),
+            scale.most(),
             0,
             scale.origin(),
             scale.condition(number).orElse(null),
@@ -137,7 +200,7 @@ public record SignalPath(
     for (Stage stage : allStages()) {
       double in = stage.to() == Station.ANSWER_SIGNAL ? frequency : value;
       lost |= link.isLost(stage, in);
-      double out = lost && stage.to() == Station.FREQUENCY ? 0 : stage.forward(in);
+      double out = lost && stage.to() == brought() ? 0 : stage.forward(in);
       points.add(point(stage, in, out));
       value = out;
       if (stage.to() == Station.FREQUENCY) {

@@ -165,7 +165,7 @@ public final class PowerSide {
             : "%s mm² copper".formatted(number(least));
     add(
         "earth",
-        "Earth conductor, joined first",
+        "Earth conductor, connected first",
         wanted,
         "",
         Derivation.of(

@@ -220,7 +220,10 @@ public enum OperatingMode {
   private static List<WordBit> filled(Map<Integer, String> names, int ownFrom) {
     List<WordBit> bits = new ArrayList<>();
     for (int bit = 0; bit < BITS; bit++) {
-      String own = bit >= ownFrom ? "maker's own" : names.getOrDefault(bit, "maker's own");
+      String own =
+          bit >= ownFrom
+              ? "manufacturer-specific"
+              : names.getOrDefault(bit, "manufacturer-specific");
       bits.add(new WordBit(bit, own));
     }
     return bits;
@@ -235,11 +238,11 @@ public enum OperatingMode {
     return Optional.of(
         switch (three) {
           case 0b000 -> "homing is under way";
-          case 0b001 -> "homing was interrupted or has not begun";
+          case 0b001 -> "homing was interrupted or has not started";
           case 0b010 -> "homing attained, still moving";
           case 0b011 -> "homing is done";
           case 0b100 -> "homing error, still moving";
-          case 0b101 -> "homing error, stands";
+          case 0b101 -> "homing error, stopped";
           default -> "homing attained and in error: not in the profile";
         });
   }

@@ -275,7 +275,7 @@ public final class WordMachine {
       }
     }
     throw new IllegalArgumentException(
-        "%s: no word leads on from %s; the drive has to leave it by itself"
+        "%s: no word leads on from %s; the drive has to change its state by itself"
             .formatted(profile.name(), from.name()));
   }
 

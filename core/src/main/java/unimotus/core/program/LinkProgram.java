@@ -80,7 +80,7 @@ public final class LinkProgram {
     outputs.add(new Variable("Running", "BOOL", "the motor has torque"));
     outputs.add(new Variable("Faulted", "BOOL", "the drive has a fault"));
     outputs.add(new Variable("LinkLost", "BOOL", "no answer for too long"));
-    outputs.add(new Variable("Locked", "BOOL", "Run stands, and only a new one starts"));
+    outputs.add(new Variable("Locked", "BOOL", "Run is present, and only a new one starts"));
     output()
         .ifPresent(
             e ->

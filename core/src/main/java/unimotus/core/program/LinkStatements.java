@@ -74,7 +74,7 @@ final class LinkStatements {
 
   private void readState() {
     say(
-        "The state, told by masks: %s. Without an answer nothing is known."
+        "The state, decoded by masks: %s. Without an answer it is unknown."
             .formatted(profile.source()));
     add("Faulted := Seen AND (%s);".formatted(shown(WordState.Kind.FAULT)));
     add("Running := Seen AND (%s);".formatted(shown(WordState.Kind.RUNNING)));
@@ -111,7 +111,7 @@ final class LinkStatements {
 
   private void lockStart() {
     say("Motion begins with a rising edge of Run while the drive is ready or still running.");
-    say("Whatever takes the drive out of that asks for a new one.");
+    say("Anything that takes the drive out of it requires a new one.");
     add(
         "IF (NOT Run) OR Unknown OR (NOT (Ready OR Running)) OR (RanBefore AND (NOT Running)) THEN");
     add("  Started := FALSE;");
@@ -156,7 +156,7 @@ final class LinkStatements {
 
   private void pulseReset() {
     say(
-        "The reset bit stands for three cycles and a scan, and rests as long before it comes again.");
+        "The reset bit is held for three cycles and a scan, and is off as long before it comes again.");
     add("ResetNow := Reset AND (NOT ResetBefore) AND (NOT ResetGap.Q);");
     add("ResetPulse(IN := ResetNow, PT := %s);".formatted(time(watch.pulseSeconds())));
     add("ResetGap(IN := ResetNow, PT := %s);".formatted(time(2 * watch.pulseSeconds())));

@@ -114,7 +114,7 @@ public final class WiredProgram {
             List.of(
                 "%s: %s over wires".formatted(axis.axis().name(), axis.driveSheet().name()),
                 "Written from the project; change it there and write it again.",
-                "Locked at power-up and after whatever took the drive out of motion, as far as it is told:",
+                "Locked at power-up and after anything that took the drive out of motion, as far as it is reported:",
                 "Run has to be withdrawn and given again.",
                 "The wires of these outputs are no stop circuit: emergency stop and guards act on the drive by themselves.",
                 "The risk assessment and local codes decide."));
@@ -174,7 +174,7 @@ public final class WiredProgram {
   private List<Variable> outputs() {
     List<Variable> outputs = new ArrayList<>();
     channels.written().forEach(c -> outputs.add(c.variable()));
-    outputs.add(new Variable("Locked", "BOOL", "Run stands, and only a new one starts"));
+    outputs.add(new Variable("Locked", "BOOL", "Run is present, and only a new one starts"));
     if (showsSpeed()) {
       outputs.add(
           new Variable(
@@ -190,7 +190,7 @@ public final class WiredProgram {
     locals.add(
         new Variable(
             "RunBefore", "BOOL", "TRUE", "Run in the last scan; a Run at power-up is old"));
-    locals.add(new Variable("Started", "BOOL", "Run was given anew, and counts"));
+    locals.add(new Variable("Started", "BOOL", "Run was given again, and counts"));
     if (channels.tells(Meaning.RUNNING)) {
       locals.add(new Variable("RanBefore", "BOOL", "RunningSignal in the last scan"));
       locals.add(new Variable("StartWatch", "TON", "runs while a start has not led to motion"));

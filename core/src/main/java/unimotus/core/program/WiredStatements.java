@@ -55,8 +55,9 @@ final class WiredStatements {
   }
 
   private void lockStart() {
-    say("Motion begins with a rising edge of Run. Whatever takes the drive out of it, as far as");
-    say("it is told, asks for a new one.");
+    say(
+        "Motion starts with a rising edge of Run. Anything that takes the drive out of it, as far as");
+    say("it is reported, requires a new one.");
     add("IF %s THEN".formatted(String.join(" OR ", ends())));
     add("  Started := FALSE;");
     add("ELSIF (NOT RunBefore)%s THEN".formatted(ready()));
@@ -115,7 +116,7 @@ final class WiredStatements {
     if (reset.isEmpty()) {
       return;
     }
-    say("A reset is a pulse; a Reset that stands at power-up is old.");
+    say("A reset is a pulse; a Reset present at power-up is old.");
     add("ResetNow := Reset AND (NOT ResetBefore);");
     add("ResetPulse(IN := ResetNow, PT := %s);".formatted(time(PULSE_SECONDS)));
     put(Meaning.RESET, "ResetPulse.Q AND (NOT Started)");
@@ -124,7 +125,7 @@ final class WiredStatements {
 
   private void run() {
     if (channels.commands(Meaning.ENABLE)) {
-      say("The enable stands, so that a stop runs down by its ramp.");
+      say("The enable stays on, so that a stop follows its ramp.");
       put(Meaning.ENABLE, "TRUE");
     }
     if (latched) {
@@ -197,8 +198,9 @@ final class WiredStatements {
 
   /** The fastest machine speed that program and drive both allow. */
   private double most(Reference scale) {
-    double allowed = scale.speedAt(path.link().maximumHertz());
-    return Math.abs(allowed) < Math.abs(scale.speedAtFull()) ? allowed : scale.speedAtFull();
+    double full = scale.speedAtFull();
+    double allowed = scale.speedAt(path.speedFor("the block").maximumHertz());
+    return Math.abs(allowed) < Math.abs(full) ? allowed : full;
   }
 
   private void readActual(AnswerPath answer) {

@@ -68,7 +68,7 @@ public final class OutputPredictions {
   private static List<Prediction> of(DriveAnswer answer) {
     ShownQuantity shown = answer.shown();
     return List.of(
-        prediction(answer, REST, "stopped", 0, "Stop the drive and wait until it stands."),
+        prediction(answer, REST, "stopped", 0, "Stop the drive and wait for standstill."),
         prediction(
             answer,
             RATED,

@@ -1,7 +1,6 @@
 package unimotus.core.proof;
 
 import static unimotus.core.proof.Part.DRIVE;
-import static unimotus.core.proof.Part.MECHANICS;
 import static unimotus.core.proof.Part.MOTOR;
 import static unimotus.core.proof.Part.PROGRAM;
 import static unimotus.core.proof.Part.WIRES;
@@ -121,7 +120,9 @@ public final class Predictor {
       }
     }
     if (!obstacles.hinderMotion()) {
-      predictor.predictions.addAll(TimePredictions.of(axis, path));
+      if (path.speed().isPresent()) {
+        predictor.predictions.addAll(TimePredictions.of(axis, path));
+      }
       predictor.predictions.addAll(OutputPredictions.of(axis, path));
     }
     predictor.predictions.addAll(ProbePredictions.of(axis));
@@ -232,48 +233,8 @@ public final class Predictor {
       readings.at(point.number()).forEach(r -> add(point, r));
     }
     if (!obstacles.hinderMotion()) {
-      speeds(point, readings.received(point.number()));
+      Outcomes.of(path, readings.received(point.number())).forEach(r -> add(point, r));
     }
-  }
-
-  private void speeds(SetPoint point, double received) {
-    double hertz = path.value(Station.FREQUENCY, received);
-    add(
-        point,
-        new LinkReading(
-            Station.FREQUENCY,
-            hertz,
-            Tolerances.frequency(path.link().maximumHertz())
-                + link.settingShare() * path.link().maximumHertz(),
-            "frequency on the display",
-            "drive's display",
-            "drive's display",
-            link.parts()));
-    Set<Part> moved = EnumSet.of(MOTOR, MECHANICS);
-    moved.addAll(link.parts());
-    double shaft =
-        Tolerances.shaft(path.motor().topRpm(), path.motor().lagRpm(hertz))
-            + link.settingShare() * path.motor().topRpm();
-    add(
-        point,
-        new LinkReading(
-            Station.SHAFT,
-            path.value(Station.SHAFT, received),
-            shaft,
-            "speed of the motor shaft",
-            "motor shaft",
-            "hand tachometer",
-            moved));
-    add(
-        point,
-        new LinkReading(
-            Station.MACHINE,
-            path.value(Station.MACHINE, received),
-            Tolerances.machine(path.mechanics().machine(shaft)),
-            "speed of the machine",
-            "machine",
-            "tachometer or tape and watch",
-            moved));
   }
 
   private void add(SetPoint point, LinkReading read) {
@@ -300,7 +261,7 @@ public final class Predictor {
     return Derivation.of(
         new Step(
             "on the solved wires",
-            "what the output drives into what hangs on it",
+            "what the output drives into its load",
             "",
             value,
             path.unit(station),

@@ -67,7 +67,7 @@ public final class ReadyList {
         EnumSet.of(Part.MOTOR));
     tick(
         "identify.sound",
-        "Drive, motor and controller sound",
+        "Drive, motor and controller undamaged",
         "No dents, no damp, nothing loose, nothing missing.",
         drive);
     tick(

@@ -41,7 +41,7 @@ public final class StopPredictions {
   }
 
   private static final Set<Part> CIRCUIT = EnumSet.of(Part.WIRES, Part.DRIVE, Part.STOP);
-  private static final String NO_MOTION = " The motor is uncoupled, or the reference stands at 0.";
+  private static final String NO_MOTION = " The motor is uncoupled, or the reference is 0.";
 
   /** What a drive may be seen to show; a number nobody knows is to be looked up. */
   private static final List<String> CHOICES =
@@ -112,10 +112,10 @@ public final class StopPredictions {
     if (jumper) {
       rows.word(
           "jumper",
-          "works jumper over the safe torque off terminals",
+          "factory-fitted jumper over the safe torque off terminals",
           "removed",
           List.of("removed", "still there"),
-          "All power off, locked and tagged; capacitors discharged. Look at the terminals.",
+          "All power off, locked and tagged; capacitors discharged. Check the terminals.",
           "drive's terminals",
           "A jumper left in takes the stop away.");
     }
@@ -205,7 +205,7 @@ public final class StopPredictions {
           value,
           Tolerances.meter(value),
           when,
-          "The channel has to be closed before it can be seen to open.");
+          "A channel that was never closed cannot be observed to open.");
     }
   }
 

@@ -44,7 +44,7 @@ final class TimePredictions {
 
   private void times() {
     BenchSetup setup = BenchSetup.of(axis, path);
-    double full = path.scale().speedAtFull();
+    double full = path.scale().atFull();
     double top = Math.abs(path.value(Station.SHAFT, full));
     double start = 0.1;
     double risen = start + setup.accelerationSeconds() + SETTLE_SECONDS;

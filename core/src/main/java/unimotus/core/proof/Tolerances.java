@@ -20,6 +20,10 @@ public final class Tolerances {
   /** Rim speed with a measuring wheel or tape and watch, over the shaft's tolerance. */
   private static final double MACHINE_FACTOR = 1.5;
 
+  private static final double POSITION_SHARE = 0.005;
+
+  private static final double GAUGE_SHARE = 0.016;
+
   /** A hand on a stop watch. */
   private static final double WATCH_SECONDS = 0.3;
 
@@ -47,6 +51,16 @@ public final class Tolerances {
 
   static double machine(double shaftTolerance) {
     return MACHINE_FACTOR * shaftTolerance;
+  }
+
+  /** A position with a rule or an angle scale, and what one step of the command moves. */
+  static double position(double span, double step) {
+    return POSITION_SHARE * span + step;
+  }
+
+  /** A gauge of class 1.6, as EN 837-1 names it, and what one step of the command moves. */
+  static double gauge(double span, double step) {
+    return GAUGE_SHARE * span + step;
   }
 
   static double time(double seconds) {

@@ -56,6 +56,7 @@ public enum MeasureUnit {
   MICROMETRE("µm", Dimension.LENGTH, 1e-6, "um"),
   INCH("in", Dimension.LENGTH, 0.0254),
   FOOT("ft", Dimension.LENGTH, 0.3048),
+  REVOLUTION("rev", Dimension.ANGLE, 2 * Math.PI, "turns", "turn"),
   DEGREE("°", Dimension.ANGLE, Math.PI / 180, "deg"),
   METRES_PER_SECOND_SQUARED("m/s²", Dimension.ACCELERATION, 1, "m/s2"),
   MILLIMETRES_PER_SECOND_SQUARED("mm/s²", Dimension.ACCELERATION, 0.001, "mm/s2"),

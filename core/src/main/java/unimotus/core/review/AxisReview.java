@@ -15,10 +15,12 @@ import unimotus.core.motion.MotionChecks;
 import unimotus.core.motor.MotorChecks;
 import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.path.Chain;
+import unimotus.core.path.Commanded;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
 import unimotus.core.program.AddressChecks;
 import unimotus.core.proof.Obstacles;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.settings.LinkChecks;
 import unimotus.core.settings.RecordChecks;
 import unimotus.core.settings.SettingChecks;
@@ -99,6 +101,16 @@ public record AxisReview(
   /** The signal path; empty where something is missing. */
   public Optional<SignalPath> signalPath() {
     return Optional.ofNullable(path);
+  }
+
+  /** What it is told to do; a speed where it has no path that would say otherwise. */
+  public Commanded commands() {
+    return path == null ? Commanded.SPEED : path.commands();
+  }
+
+  /** The unit of the number that it is told. */
+  public MeasureUnit numberUnit() {
+    return path == null ? axis.mechanics().unit() : path.scale().numberUnit();
   }
 
   /** Why there is no signal path, in words; empty where there is one. */

@@ -5,13 +5,13 @@ import java.util.List;
 
 /** Measures against common cause failures with their points (ISO 13849-1, annex F, from memory). */
 public enum CommonCause {
-  SEPARATION("signal paths kept apart", 15),
+  SEPARATION("separation of signal paths", 15),
   DIVERSITY("different technology or principle in the channels", 20),
   OVERVOLTAGE("protection against over-voltage and over-current", 15),
   WELL_TRIED("well-tried devices", 5),
   ANALYSIS("failure analysis done in design", 5),
   TRAINING("designers trained for common causes", 5),
-  EMC("disturbances kept off: earthing, shields, filters", 25),
+  EMC("protection against disturbances: earthing, shields, filters", 25),
   ENVIRONMENT("temperature, shock, damp and dirt thought of", 10);
 
   /** So many points of the hundred are needed for two channels to count as two. */

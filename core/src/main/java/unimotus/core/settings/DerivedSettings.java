@@ -204,7 +204,7 @@ public final class DerivedSettings {
         choice(
             axis.driveSheet().setting(SettingRole.LOSS_ACTION, input),
             "fault",
-            "A live zero that is lost is a broken wire.");
+            "A lost live zero is a wire break.");
       }
     }
     if (reference.local() == LocalReference.POTENTIOMETER) {

@@ -113,7 +113,7 @@ public record DriveMemory(
     Optional<SettingRule.Locked> lock = graph.lock(setting.code());
     if (lock.isPresent() && !SettingGraph.isWord(values.get(lock.get().by()), lock.get().value())) {
       return Optional.of(
-          "%s is locked until %s stands at %s"
+          "%s is locked until %s is %s"
               .formatted(setting.code(), lock.get().by(), lock.get().value()));
     }
     if (turning && graph.needsStandstill(setting.code())) {

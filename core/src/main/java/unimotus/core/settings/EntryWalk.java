@@ -110,7 +110,7 @@ final class EntryWalk {
       case RESET ->
           sheet.setting(entry.code()).orElseThrow().isKept()
               ? "opens the reset"
-              : "first: everything else as it left the works";
+              : "first: everything else at its factory default";
       case UNLOCK -> "opens what is locked";
       case LOCK_AGAIN -> "put back when all else is entered";
       case VALUE -> whyHere(entry, order);

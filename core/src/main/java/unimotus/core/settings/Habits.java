@@ -38,7 +38,7 @@ public record Habits(EntrySheet difference, Optional<EntrySheet> afterReset, Dri
     List<String> risks = new ArrayList<>();
     if (!difference.unread().isEmpty()) {
       risks.add(
-          "%d settings were not read and are not entered: what they stand at is not known."
+          "%d settings were not read and are not entered: their values are not known."
               .formatted(difference.unread().size()));
     }
     difference.exposure().ifPresent(e -> risks.add(e.text()));

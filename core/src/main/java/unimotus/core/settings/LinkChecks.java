@@ -59,7 +59,7 @@ public final class LinkChecks {
               Rule.UNIT_NUMBER,
               place(axis),
               "the program asks unit %d, the drive is set to %.0f".formatted(unit, set),
-              "Nobody answers, or another drive does what was meant for this one.",
+              "No drive answers, or another drive acts on this one's commands.",
               "Set the station address of the drive, or the unit under Map."));
     }
   }
@@ -73,7 +73,7 @@ public final class LinkChecks {
               Rule.LINK_HELD,
               place(axis),
               loss.words(),
-              "A cable pulled, a controller stopped: nobody can stop the motor over the link.",
+              "A cable unplugged, a controller stopped: nothing can stop the motor over the link.",
               "Set a time-out and a stop or a fault. The risk assessment decides; a fieldbus is no emergency stop."));
     }
   }

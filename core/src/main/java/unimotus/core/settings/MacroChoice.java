@@ -51,7 +51,7 @@ record MacroChoice(ChoiceSetting macro, String value, int left, int leftPlain) {
 
   String reason() {
     return value.equals(macro.defaultValue())
-        ? "No macro leaves less to enter than the drive as new (%d settings).".formatted(left)
+        ? "No macro leaves less to enter than the factory defaults (%d settings).".formatted(left)
         : "With it %d entries are left instead of %d.".formatted(left, leftPlain);
   }
 }

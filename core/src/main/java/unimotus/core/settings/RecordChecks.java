@@ -63,7 +63,7 @@ public final class RecordChecks {
               place(axis),
               "%d of %d settings were not read as left on %s"
                   .formatted(unread.size(), axis.driveSheet().settings().size(), left.at()),
-              "Whether they stand as designed is not known.",
+              "Whether they are as designed is not known.",
               "Read the whole list, or check these by hand: %s.".formatted(some(unread))));
     }
     if (!differing.isEmpty()) {

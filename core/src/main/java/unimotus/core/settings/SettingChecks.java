@@ -62,7 +62,7 @@ public final class SettingChecks {
                   : "the drive takes its reference from %s, it is set by the %s"
                       .formatted(source, reference.local().label()),
               reference.local() == null
-                  ? "The speed will not follow the controller, whatever the signal."
+                  ? "The speed will not follow the controller at any signal."
                   : "The speed will not follow the hand that sets it.",
               "Set the reference source to " + wired + "."));
     }

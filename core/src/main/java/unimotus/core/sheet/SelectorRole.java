@@ -15,7 +15,7 @@ public enum SelectorRole {
   /** Counts at nominal full scale of an analog channel of a controller. */
   RAW_FULL_SCALE("counts at full scale"),
   /** The works jumper across the safe torque off terminals: {@code fitted} or {@code removed}. */
-  STO_JUMPER("works jumper of STO"),
+  STO_JUMPER("factory-fitted jumper of STO"),
   /** Whether a safety input expects plain contacts ({@code contact}) or {@code pulse-tested}. */
   SAFETY_INPUT_KIND("contacts or pulse-tested"),
   /**

@@ -78,7 +78,7 @@ final class Hindrances {
       words.add("no mains reach " + name);
     }
     if (!drive.joined()) {
-      words.add("%s is not joined to %s".formatted(circuit.axis().motor().name(), name));
+      words.add("%s is not connected to %s".formatted(circuit.axis().motor().name(), name));
     }
     if (drive.fault()) {
       words.add(faultOfDrive(name, sight));

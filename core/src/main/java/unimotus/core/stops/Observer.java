@@ -241,7 +241,7 @@ final class Observer {
       return false;
     }
     unclear.add(
-        "%s stands at %s, between off and on"
+        "%s is at %s, between off and on"
             .formatted(
                 circuit.name(input),
                 QuantityFormat.PLAIN.text(

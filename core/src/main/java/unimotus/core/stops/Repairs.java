@@ -58,7 +58,7 @@ final class Repairs {
       if (StopTraits.isJumpered(drive)) {
         repairs.add(
             new Repair(
-                "the works jumper over safe torque off of %s is fitted"
+                "the factory-fitted jumper over safe torque off of %s is fitted"
                     .formatted(drive.device().name()),
                 c ->
                     c.with(
@@ -77,7 +77,7 @@ final class Repairs {
   }
 
   private String bridge(Wire wire) {
-    return "wire %s joins %s and %s"
+    return "wire %s connects %s and %s"
         .formatted(wire.id(), circuit.name(wire.from()), circuit.name(wire.to()));
   }
 
@@ -212,7 +212,7 @@ final class Repairs {
 
   private Repair joined(TerminalRef one, TerminalRef other) {
     return new Repair(
-        "no conductor joins %s and %s".formatted(circuit.name(one), circuit.name(other)),
+        "no conductor connects %s and %s".formatted(circuit.name(one), circuit.name(other)),
         c -> {
           List<Wire> wires = new ArrayList<>(c.allWires());
           wires.add(new Wire("in-thought", one, other));

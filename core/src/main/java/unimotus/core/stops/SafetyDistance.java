@@ -87,7 +87,7 @@ public record SafetyDistance(double distanceMillimetres, double seconds, Derivat
     Rule rule = rule(approach, isFine(approach) && there <= NEAR_MILLIMETRES);
     if (there < rule.least() || there < rule.reach()) {
       throw new IllegalArgumentException(
-          "safety distance: %s mm are under the least of %s mm, whatever the stop takes"
+          "safety distance: %s mm are under the least of %s mm, however long the stop takes"
               .formatted(number(there), number(Math.max(rule.least(), rule.reach()))));
     }
     double seconds = (there - rule.reach()) / rule.speed() + rule.openingSeconds();
@@ -115,7 +115,7 @@ public record SafetyDistance(double distanceMillimetres, double seconds, Derivat
     return switch (approach.kind()) {
       case NONE ->
           throw new IllegalArgumentException(
-              "safety distance: nobody is noticed here, so there is no distance to reckon");
+              "safety distance: no approach is detected here, so there is no distance to calculate");
       case CURTAIN -> curtain(approach.resolutionMillimetres(), near);
       case BEAMS ->
           new Rule(

@@ -72,21 +72,21 @@ public final class StopChecks {
               "%s does not stop: %s".formatted(stop.name(), because),
               way(judged)
                   + "torque stays possible while the stop is demanded: nobody is protected by it.",
-              "Take out what is named, look at the circuit again, and prove the stop.");
+              "Remove what is named, check the circuit again, and prove the stop.");
       case CANNOT_BE_STARTED ->
           add(
               Severity.ERROR,
               Rule.STOP_NOT_RELEASED,
               "%s cannot be released: %s".formatted(stop.name(), because),
               "The motor never starts, and somebody will bridge the stop to make it run.",
-              "Look at the stop circuit at Wire; wire it as the makers of its devices say.");
+              "Check the stop circuit at Wire; wire it as the manuals of its devices say.");
       case CANNOT_BE_TOLD ->
           add(
               Severity.ERROR,
               Rule.STOP_UNTOLD,
-              "what %s does cannot be told: %s".formatted(stop.name(), because),
-              "A stop nobody can predict protects nobody.",
-              "Complete or correct the circuit until it can be told.");
+              "what %s does cannot be determined: %s".formatted(stop.name(), because),
+              "A stop that cannot be predicted protects nobody.",
+              "Complete or correct the circuit until it can be determined.");
     }
   }
 
@@ -103,7 +103,7 @@ public final class StopChecks {
         Rule.STOP_CHANNEL,
         weakness.text(),
         "Only the other channel stops the motor: one more fault and nothing does.",
-        "Take out what is named, or lead the channel over the contact that has to open it.");
+        "Remove what is named, or lead the channel over the contact that has to open it.");
   }
 
   /** A part that is named and wired round has no influence on the stop. */
@@ -144,7 +144,7 @@ public final class StopChecks {
           Rule.STOP_CATEGORY_TWO,
           "%s ramps down and leaves the power on: that is stop category 2".formatted(stop.name()),
           "An emergency stop is of stop category 0 or 1: in the end the power has to be gone.",
-          "Take the torque away once the motor stands: timed safe stop 1, or contactors.");
+          "Remove the torque after standstill: timed safe stop 1, or contactors.");
     }
   }
 
@@ -208,7 +208,8 @@ public final class StopChecks {
       add(
           Severity.ERROR,
           Rule.VERTICAL_LOAD,
-          "the load hangs, and no brake holds it when %s takes the torque".formatted(stop.name()),
+          "the load is suspended, and no brake holds it when %s takes the torque"
+              .formatted(stop.name()),
           "Without torque the load sinks or falls.",
           "Fit a holding brake that closes without power, and say so here.");
     }

@@ -5,7 +5,7 @@ public enum StopOutcome {
   STOPS("stops", "stops", "every demand takes the torque away"),
   DOES_NOT_STOP("does-not-stop", "does not stop", "torque stays possible while it is demanded"),
   CANNOT_BE_STARTED("cannot-be-started", "cannot be started", "nothing brings the motor to run"),
-  CANNOT_BE_TOLD("cannot-be-told", "cannot be told", "the design leaves open what happens");
+  CANNOT_BE_TOLD("cannot-be-told", "cannot be determined", "the design leaves open what happens");
 
   private final String key;
   private final String label;

@@ -72,7 +72,7 @@ final class StopTimeChecks {
                 checks.add(
                     Severity.NOTE,
                     Rule.TIMED_STOP_FAULT,
-                    "%s watches the time only: should the drive fail to ramp, the shaft stands after %s, not %s"
+                    "%s watches the time only: should the drive fail to ramp, the shaft is at standstill after %s, not %s"
                         .formatted(
                             stop.name(),
                             secondsOrNever(fault.standstillSeconds()),
@@ -100,7 +100,7 @@ final class StopTimeChecks {
         Severity.ERROR,
         Rule.STOP_DISTANCE,
         "the danger is %s mm away; %s".formatted(number(approach.distanceMillimetres()), needed),
-        "A person reaches the danger before it stands.",
+        "A person reaches the danger before standstill.",
         "Move what notices the person further away, or shorten the stop.");
   }
 
@@ -149,7 +149,7 @@ final class StopTimeChecks {
   }
 
   private static String secondsOrNever(double value) {
-    return Double.isFinite(value) ? seconds(value) : "no time that can be told";
+    return Double.isFinite(value) ? seconds(value) : "no time that can be determined";
   }
 
   private static String number(double value) {

@@ -183,7 +183,7 @@ public record StopVerdict(
             () ->
                 axis.motor().plate().kind() == MotorKind.STEPPER
                     ? Optional.of(
-                        "%s is a step motor: how it comes to rest is not worked out"
+                        "%s is a step motor: how it comes to rest is not calculated"
                             .formatted(axis.motor().name()))
                     : Optional.empty());
   }

@@ -23,18 +23,20 @@ import unimotus.core.path.AnswerPath;
 import unimotus.core.path.AnswerProgram;
 import unimotus.core.path.Chain;
 import unimotus.core.path.Channels;
+import unimotus.core.path.Commanded;
 import unimotus.core.path.DriveAnswer;
-import unimotus.core.path.GearStage;
 import unimotus.core.path.GearTrain;
 import unimotus.core.path.InductionMotor;
 import unimotus.core.path.MotorLink;
 import unimotus.core.path.MotorPoles;
 import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFindings;
-import unimotus.core.path.ProductStage;
 import unimotus.core.path.ProgramScale;
+import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.SlipStage;
+import unimotus.core.path.SpeedLink;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.MotorKind;
@@ -77,7 +79,41 @@ public final class PathFactory {
     return point
         .or(() -> unusable(axis, reference, answer))
         .or(() -> Ways.conflict(axis))
-        .or(() -> Ways.of(axis).fault(axis));
+        .or(() -> Ways.of(axis).fault(axis))
+        .or(() -> unanswered(axis))
+        .or(() -> unlike(axis));
+  }
+
+  /** The ends of the number are entered once, for what one quantity means by them. */
+  private static Optional<String> unlike(AxisAssembly axis) {
+    Commanded main = Ways.of(axis).link(axis).commands();
+    return Ways.beside(axis).stream()
+        .filter(w -> w.fault(axis).isEmpty())
+        .filter(w -> w.link(axis).commands() != main)
+        .findFirst()
+        .map(
+            w ->
+                "it commands a %s, but a %s where it is commanded %s"
+                    .formatted(main.word(), w.link(axis).commands().word(), w.name()));
+  }
+
+  /** What comes back over the wires tells a speed, and only that. */
+  private static Optional<String> unanswered(AxisAssembly axis) {
+    Commanded commanded = Ways.of(axis).link(axis).commands();
+    return axis.axis().answer().isWired() && commanded != Commanded.SPEED
+        ? Optional.of(
+            "its answer at %s is a speed, but it commands a %s"
+                .formatted(axis.axis().answer().output(), commanded.word()))
+        : Optional.empty();
+  }
+
+  /** The unit of the number that is commanded. */
+  private static MeasureUnit unit(ReferenceLink link, Mechanics mechanics) {
+    return switch (link.commands()) {
+      case SPEED -> mechanics.unit();
+      case POSITION -> mechanics.travelUnit();
+      case PROCESS_VALUE -> link.stages().get(link.stages().size() - 1).unit();
+    };
   }
 
   /** Speed, predictions and dry-run are worked out for induction motors only. */
@@ -86,7 +122,7 @@ public final class PathFactory {
     return plate.kind() == MotorKind.INDUCTION
         ? Optional.empty()
         : Optional.of(
-            "%s is a %s: its path is not worked out yet"
+            "%s is a %s: its path is not calculated yet"
                 .formatted(axis.motor().name(), plate.kind().label()));
   }
 
@@ -144,7 +180,7 @@ public final class PathFactory {
 
   /** What the ends of the way of command have against each other; possibly empty. */
   public static List<Finding> check(AxisAssembly axis, SignalPath path) {
-    PathFindings findings = new PathFindings(axis);
+    PathFindings findings = new PathFindings(axis, path.scale().numberUnit());
     ((CommandLink) path.link()).check(axis, findings);
     List<Finding> found = new ArrayList<>(findings.found());
     found.addAll(PathChecks.check(axis, path));
@@ -170,20 +206,21 @@ public final class PathFactory {
     InductionPlate plate = axis.inductionPlate();
     MotorLink motor =
         new InductionMotor(
-            new MotorPoles(MotorFormulas.poles(plate), 1, link.maximumHertz()),
+            new MotorPoles(
+                MotorFormulas.poles(plate),
+                1,
+                link.speed().map(SpeedLink::maximumHertz).orElse(plate.frequencyHertz())),
             slip(axis, plate, settings));
     return new SignalPath(
         new ProgramScale(
             reference.speedAtZero(),
             reference.speedAtFull(),
-            mechanics.unit(),
+            unit(link, mechanics),
             link.leastPercent(),
             link.commander()),
         link,
         motor,
-        new GearTrain(
-            new GearStage(mechanics.gearRatio()),
-            new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText())),
+        GearTrain.of(link.commands(), mechanics),
         answer(axis, settings, motor));
   }
 
@@ -202,7 +239,7 @@ public final class PathFactory {
 
   /** What the ends of a chain beside the main path have against each other; possibly empty. */
   public static List<Finding> check(AxisAssembly axis, Chain chain) {
-    PathFindings findings = new PathFindings(axis);
+    PathFindings findings = new PathFindings(axis, chain.path().scale().numberUnit());
     ((CommandLink) chain.path().link()).check(axis, findings);
     return findings.found();
   }
@@ -212,9 +249,9 @@ public final class PathFactory {
     ProgramScale scale = main.scale();
     return main.with(
             new ProgramScale(
-                scale.speedAtZero(),
-                scale.speedAtFull(),
-                scale.speedUnit(),
+                scale.atZero(),
+                scale.atFull(),
+                scale.numberUnit(),
                 link.leastPercent(),
                 link.commander()))
         .with(link);

@@ -107,8 +107,8 @@ class PosteriorTest {
     if (station == null) {
       width = 4 * Math.abs(expected.value());
     } else {
-      double full = path.value(station, path.scale().speedAtFull());
-      width = 2 * Math.abs(full - path.value(station, path.scale().speedAtZero()));
+      double full = path.value(station, path.scale().atFull());
+      width = 2 * Math.abs(full - path.value(station, path.scale().atZero()));
     }
     return 1 / Math.max(width, 20 * expected.tolerance());
   }

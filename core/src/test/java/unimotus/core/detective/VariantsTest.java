@@ -187,7 +187,7 @@ class VariantsTest {
   void anotherSourceStandsWhereItWasSeen() {
     assertThat(belt.of(AxisCause.OTHER_SOURCE)).isEmpty();
     belt.seen("ref25.frequency", 22).seen("ref50.frequency", 22).seen("ref100.frequency", 22.4);
-    assertThat(belt.texts(AxisCause.OTHER_SOURCE)).containsExactly("stands at 22 Hz");
+    assertThat(belt.texts(AxisCause.OTHER_SOURCE)).containsExactly("stays at 22 Hz");
     assertThat(new Belt(Fixtures.project()).seen("ref50.frequency", 0.4).of(AxisCause.OTHER_SOURCE))
         .isEmpty();
     assertThat(new Belt(Fixtures.project()).seen("ref50.frequency", 0.5).of(AxisCause.OTHER_SOURCE))

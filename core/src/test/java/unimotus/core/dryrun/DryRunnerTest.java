@@ -231,7 +231,7 @@ class DryRunnerTest {
     DryRun run = play(taken, "0 number 25; 1 set %s hand; 5 end".formatted(selector));
     assertThat(run.notes())
         .extracting(DryRun.Note::text)
-        .anyMatch(n -> n.contains("a reference nobody knows"));
+        .anyMatch(n -> n.contains("an unknown reference"));
     assertThat(hertz(run, 4.5)).isZero();
   }
 

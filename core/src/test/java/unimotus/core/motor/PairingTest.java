@@ -117,9 +117,9 @@ class PairingTest {
   @Test
   void aPathIsToldOfInductionMotorsAlone() {
     assertThat(PathFactory.fault(axis(SERVO_DRIVE, SERVO)))
-        .contains("Motor is a permanent-magnet servo motor: its path is not worked out yet");
+        .contains("Motor is a permanent-magnet servo motor: its path is not calculated yet");
     assertThat(PathFactory.fault(axis(STEP_DRIVER, STEPPER)))
-        .hasValueSatisfying(f -> assertThat(f).contains("step motor", "not worked out"));
+        .hasValueSatisfying(f -> assertThat(f).contains("step motor", "not calculated"));
   }
 
   /** The plate of a servo in the drive: 3000 rpm, 3.22 A, 8 poles, 750 W. */

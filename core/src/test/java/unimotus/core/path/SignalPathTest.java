@@ -173,7 +173,7 @@ class SignalPathTest {
     SignalPath path = path(Fixtures.withChannel(Fixtures.project(), "AO0.range", "0-20 mA"));
     PathState state = path.at(Station.NUMBER, 2);
     assertThat(state.at(Station.DRIVE_PERCENT).orElseThrow().condition())
-        .contains("broken wire (fault)");
+        .contains("wire break (fault)");
     assertThat(state.value(Station.FREQUENCY)).isZero();
     assertThat(path.value(Station.FREQUENCY, 2)).isZero();
   }

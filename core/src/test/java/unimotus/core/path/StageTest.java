@@ -274,7 +274,7 @@ class StageTest {
   void aDriveInputTellsLossLimitsAndDeadBand() {
     DriveInput live = input(SignalRange.MA_4_20, SignalRange.MA_4_20);
     free(live, 4, 12, 20);
-    held(live, 3.5, "3.5 mA is below the live zero: the drive takes it for a broken wire (fault)");
+    held(live, 3.5, "3.5 mA is below the live zero: the drive takes it for a wire break (fault)");
     held(live, 20.1, "held at 100 %: the input's range ends at 20 mA");
     assertThat(live.isLost(3.5)).isTrue();
     assertThat(live.isLost(4)).isFalse();

@@ -74,7 +74,7 @@ class OperatingModeTest {
         .containsExactly("bit 4: nothing in this mode", "bit 5: nothing in this mode");
     assertThat(set(OperatingMode.NONE.controlBits(), 0x10)).containsExactly("bit 4: by the mode");
     assertThat(set(OperatingMode.VELOCITY.controlBits(), 0x8400))
-        .containsExactly("reserved", "bit 15: maker's own");
+        .containsExactly("reserved", "bit 15: manufacturer-specific");
     for (OperatingMode mode : OperatingMode.values()) {
       assertThat(mode.controlBits()).hasSize(16);
       assertThat(mode.statusBits()).hasSize(16);
@@ -85,11 +85,11 @@ class OperatingModeTest {
   @ParameterizedTest
   @CsvSource({
     "0x0237, homing is under way",
-    "0x0637, homing was interrupted or has not begun",
+    "0x0637, homing was interrupted or has not started",
     "0x1237, 'homing attained, still moving'",
     "0x1637, homing is done",
     "0x2237, 'homing error, still moving'",
-    "0x2637, 'homing error, stands'",
+    "0x2637, 'homing error, stopped'",
     "0x3237, homing attained and in error: not in the profile"
   })
   void homingTellsHowFarItIs(String word, String told) {

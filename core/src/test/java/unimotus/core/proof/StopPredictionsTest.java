@@ -105,7 +105,7 @@ class StopPredictionsTest {
     JudgedStop guard = stop(Stops.TERMINAL_DRIVE, Stops.guard(StopLogic.SAFETY_RELAY), HEAVY);
     assertThat(row(guard, "safe.stop.volts.released.1").how())
         .isEqualTo(
-            "Stop released and reset. Red probe on STO1 of Drive, black on the 0 V of the same device. The channel has to be closed before it can be seen to open.");
+            "Stop released and reset. Red probe on STO1 of Drive, black on the 0 V of the same device. A channel that was never closed cannot be observed to open.");
     assertThat(row(guard, "safe.stop.volts.demanded.2").title())
         .isEqualTo("STO2 of Drive against its 0 V, Belt guard switch at 'open'");
     assertThat(row(guard, "safe.stop.volts.demanded.2").simple().text())

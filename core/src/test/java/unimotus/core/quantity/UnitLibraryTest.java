@@ -53,6 +53,7 @@ class UnitLibraryTest {
     DEFINED.put(MeasureUnit.RADIANS_PER_SECOND, RADIAN.divide(SECOND));
     DEFINED.put(MeasureUnit.PER_MINUTE, AbstractUnit.ONE.divide(MINUTE));
     DEFINED.put(MeasureUnit.PER_HOUR, AbstractUnit.ONE.divide(HOUR));
+    DEFINED.put(MeasureUnit.REVOLUTION, TURN);
     DEFINED.put(MeasureUnit.DEGREE, TURN.divide(360));
   }
 

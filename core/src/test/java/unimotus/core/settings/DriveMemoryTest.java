@@ -61,7 +61,7 @@ class DriveMemoryTest {
 
   @Test
   void whatIsLockedOpensWithItsLock() {
-    assertRefused(works().enter("P6", number(10), 0), "P6 is locked until X2 stands at extended");
+    assertRefused(works().enter("P6", number(10), 0), "P6 is locked until X2 is extended");
     DriveMemory open = works().enter("X2", choice("extended"), 0).next();
     assertThat(open.enter("P6", number(10), 0).outcome()).isEqualTo(Outcome.TAKEN);
   }

@@ -102,7 +102,7 @@ class SafetyDistanceTest {
         .isInstanceOf(IllegalArgumentException.class)
         .hasMessageContaining("must end");
     assertThatThrownBy(() -> needed(0.1, StopApproach.NONE))
-        .hasMessageContaining("nobody is noticed");
+        .hasMessageContaining("no approach is detected");
     assertThatThrownBy(() -> needed(0.1, curtain(90))).hasMessageContaining("not 90 mm");
     assertThatThrownBy(() -> SafetyDistance.allowed(curtain(14).withDistance(0)))
         .hasMessageContaining("over 0 mm");

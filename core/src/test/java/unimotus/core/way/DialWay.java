@@ -4,7 +4,6 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import unimotus.core.derivation.Step;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
@@ -17,8 +16,8 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
-import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.proof.LinkReading;
@@ -35,17 +34,12 @@ public final class DialWay implements WayOfCommand {
 
   /** An axis told to be commanded by the dial, its analog terminals given up. */
   public static Axis dialled(Axis axis) {
-    return new Axis(
-        axis.id(),
-        axis.name(),
-        NOTE,
-        axis.controller(),
-        axis.drive(),
-        axis.motor(),
-        axis.reference().withTerminals(null, null),
-        axis.answer(),
-        axis.mechanics(),
-        axis.load());
+    return noted(axis, NOTE);
+  }
+
+  /** An axis with a note, its analog terminals given up. */
+  static Axis noted(Axis axis, String note) {
+    return axis.withNote(note).withReference(axis.reference().withTerminals(null, null));
   }
 
   @Override
@@ -109,36 +103,14 @@ public final class DialWay implements WayOfCommand {
     }
   }
 
-  /** Percent to clicks, and clicks to hertz. */
-  private record Straight(Station from, Station to, MeasureUnit unit, double factor, double step)
-      implements Stage {
-    @Override
-    public double forward(double in) {
-      return step > 0 ? Math.rint(in * factor / step) * step : in * factor;
-    }
-
-    @Override
-    public double inverse(double out) {
-      return out / factor;
-    }
-
-    @Override
-    public String origin() {
-      return "the dial";
-    }
-
-    @Override
-    public Step sum(double in, double out) {
-      return new Step("dial", "x·k", in + "·" + factor, out, unit, "plate of the dial");
-    }
-  }
-
-  private record Dial(double hertzAClick, FrequencyLimits limits) implements CommandLink {
+  private record Dial(double hertzAClick, FrequencyLimits limits)
+      implements CommandLink, SpeedLink {
     @Override
     public List<Stage> stages() {
       return List.of(
-          new Straight(Station.PERCENT, Station.COUNTS, MeasureUnit.ONE, CLICKS / 100.0, 1),
-          new Straight(Station.COUNTS, Station.FREQUENCY, MeasureUnit.HERTZ_UNIT, hertzAClick, 0));
+          new StraightStage(Station.PERCENT, Station.COUNTS, MeasureUnit.ONE, CLICKS / 100.0, 1),
+          new StraightStage(
+              Station.COUNTS, Station.FREQUENCY, MeasureUnit.HERTZ_UNIT, hertzAClick, 0));
     }
 
     @Override
@@ -162,12 +134,12 @@ public final class DialWay implements WayOfCommand {
     }
 
     @Override
-    public ReferenceLink standingAt(double hertz) {
+    public SpeedLink standingAt(double hertz) {
       return limited(hertz, hertz);
     }
 
     @Override
-    public ReferenceLink limited(double minimumHertz, double maximumHertz) {
+    public SpeedLink limited(double minimumHertz, double maximumHertz) {
       return new Dial(hertzAClick, new FrequencyLimits(minimumHertz, maximumHertz));
     }
 

@@ -58,7 +58,7 @@ class NewWayTest {
     assertThat(path.has(Station.SIGNAL)).isFalse();
     assertThat(half.derivation(Station.FREQUENCY).steps())
         .extracting(s -> s.quantity())
-        .containsSequence("dial", "dial");
+        .containsSequence("toy", "toy");
   }
 
   @Test
@@ -107,10 +107,7 @@ class NewWayTest {
     BenchSetup setup = BenchSetup.of(axis, path);
     assertThat(
             Bench.secondsUntil(
-                setup,
-                Scenario.runAndStop(path.scale().speedAtFull(), 30, 60),
-                0.1,
-                rpm -> rpm > 1400))
+                setup, Scenario.runAndStop(path.scale().atFull(), 30, 60), 0.1, rpm -> rpm > 1400))
         .isPresent();
   }
 

@@ -132,7 +132,7 @@ class PathFindingsTest {
         Fixtures.withChannel(BELT, "AO0.range", "0-20 mA"),
         Rule.LIVE_ZERO,
         "reference",
-        "the drive reads nothing below 20 % of the controller's span and takes it for a broken wire");
+        "the drive reads nothing below 20 % of the controller's span and takes it for a wire break");
     told(
         Fixtures.withChannel(BELT, "AO0.range", "0-10 V"),
         Rule.SIGNAL_KIND,
@@ -146,14 +146,14 @@ class PathFindingsTest {
         Fixtures.withDriveSelector(BELT, "AI1.kind", "voltage"),
         Rule.INPUT_SELECTOR,
         "drive/AI1",
-        "the switch of AI1 stands at voltage, P18 ",
+        "the switch of AI1 is at voltage, P18 ",
         "is set to 4-20 mA",
         "Put the switch to current");
     told(
         Fixtures.withDriveSelector(volts(), "AI1.kind", "current"),
         Rule.INPUT_SELECTOR,
         "drive/AI1",
-        "stands at current",
+        "is at current",
         "Put the switch to voltage");
     assertThat(found(volts(), Rule.INPUT_SELECTOR)).isEmpty();
     assertThat(found(BELT, Rule.INPUT_SELECTOR)).isEmpty();

@@ -51,7 +51,7 @@ class LineNgspiceTest {
     add(all, "sound", modular);
     add(all, "input selector at sink", selected(modular, "inputs", "sink"));
     add(all, "common missing", without(modular, "w2"));
-    add(all, "works jumper removed", selected(modular, "sto.jumper", "removed"));
+    add(all, "factory-fitted jumper removed", selected(modular, "sto.jumper", "removed"));
     add(all, "input for volts on a current", selected(modular, "AI1.kind", "current"));
     add(all, "common on +24 V", moved(modular, "w2", "plc:M", "plc:L+"));
     add(all, "long thin wires", thin(modular));

@@ -42,7 +42,7 @@ public final class CalculatorSheet extends StackPane {
   public CalculatorSheet(Desk desk, Runnable close) {
     this.desk = desk;
     search.setId("calc-search");
-    search.setPromptText("find a question: torque, ramp, drop, counts …");
+    search.setPromptText("find a calculator: torque, ramp, drop, counts …");
     search.textProperty().addListener((o, was, is) -> filter());
     search.setOnAction(e -> firstField());
     search.setOnKeyPressed(
@@ -138,7 +138,7 @@ public final class CalculatorSheet extends StackPane {
     numbers.getChildren().clear();
     fields.clear();
     if (next == null) {
-      numbers.getChildren().add(Parts.prose("No question has these words.", "ink-label"));
+      numbers.getChildren().add(Parts.prose("No calculator matches these words.", "ink-label"));
       result.setVisible(false);
       sum.getChildren().clear();
       return;

@@ -36,7 +36,7 @@ public final class FindSheet extends StackPane {
   private final Supplier<List<Entry>> others;
   private final TextField words = new TextField();
   private final ListView<Entry> list = new ListView<>();
-  private final Label none = Parts.prose("Nothing has these words.", "ink-label");
+  private final Label none = Parts.prose("Nothing matches these words.", "ink-label");
   private @Nullable LineReview known;
   private @Nullable Finder finder;
 
@@ -135,7 +135,8 @@ public final class FindSheet extends StackPane {
   }
 
   private Entry entry(Hit hit) {
-    return new Entry(hit.kind(), hit.title(), hit.detail(), () -> desk.goTo(hit.target()));
+    return new Entry(
+        hit.kind(), hit.title(), hit.detail(), () -> desk.navigation().goTo(hit.target()));
   }
 
   private void choose() {

@@ -66,7 +66,7 @@ public final class DriveReadCard extends VBox {
                     w -> set(() -> plateWith(plate.suffix(), w, plate.undamaged())))),
             check(
                 "drive-sound",
-                "found sound",
+                "condition checked",
                 plate.undamaged(),
                 on -> set(() -> plateWith(plate.suffix(), plate.firmware(), on))));
     DriveIdentity identity = axis.driveSheet().identity();

@@ -27,6 +27,7 @@ import unimotus.workbench.Edits;
 /** A sheet with a name, a device and lines of label and value. */
 public final class FieldCard extends VBox {
   private static final String NONE = "none";
+  private static final double LEAST_LABEL = 84;
 
   private final Desk desk;
   private final GridPane grid = new GridPane();
@@ -41,6 +42,8 @@ public final class FieldCard extends VBox {
     grid.setVgap(6);
     javafx.scene.layout.ColumnConstraints left = new javafx.scene.layout.ColumnConstraints();
     left.setHgrow(Priority.ALWAYS);
+    // A label breaks between its words, never inside one.
+    left.setMinWidth(LEAST_LABEL);
     grid.getColumnConstraints().add(left);
     getChildren().addAll(Parts.label(title, "ink-label"), Parts.prose(device, "ink-strong"), grid);
   }

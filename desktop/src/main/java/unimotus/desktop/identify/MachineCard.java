@@ -5,6 +5,7 @@ import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Reference;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
@@ -14,7 +15,8 @@ public final class MachineCard {
   private MachineCard() {}
 
   /** The card of an axis' machine. */
-  public static FieldCard of(Desk desk, Axis axis) {
+  public static FieldCard of(Desk desk, AxisReview review) {
+    Axis axis = review.axis();
     Mechanics m = axis.mechanics();
     Reference r = axis.reference();
     FieldCard card = new FieldCard(desk, "Machine", m.getClass().getSimpleName());
@@ -25,14 +27,14 @@ public final class MachineCard {
         v -> Edits.mechanics(axis.id(), "the gear ratio", m.withGearRatio(v)));
     size(card, axis, m);
     card.number(
-        "Speed at 100 %",
+        review.commands().label() + " at 100 %",
         r.speedAtFull(),
-        m.unit(),
+        review.numberUnit(),
         v -> Edits.reference(axis.id(), "full speed", r.withSpeedAtFull(v)));
     card.number(
         "Wanted step",
         r.wantedStep(),
-        m.unit(),
+        review.numberUnit(),
         v -> Edits.reference(axis.id(), "the wanted step", r.withWantedStep(v)));
     load(card, axis, axis.load());
     return card;

@@ -55,7 +55,7 @@ public final class PresetsCard extends VBox {
 
   private String school() {
     if (rule == null) {
-      return "The sheet of this drive does not say how it takes presets: none of these can be told.";
+      return "The sheet of this drive does not say how it selects presets: none of these can be calculated.";
     }
     String counting =
         rule.counting() == PresetInputs.Counting.BINARY

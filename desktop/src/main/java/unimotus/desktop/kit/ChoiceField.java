@@ -85,6 +85,15 @@ public final class ChoiceField<T> extends ComboBox<T> {
     }
   }
 
+  /** Offers other options; what is shown stays where it is one of them. */
+  public void offer(List<T> options) {
+    T now = getValue();
+    told = true;
+    getItems().setAll(options);
+    setValue(now);
+    told = false;
+  }
+
   /** Shows a choice; null for none. */
   public ChoiceField<T> show(@Nullable T item) {
     told = true;

@@ -4,6 +4,7 @@ import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -84,6 +85,13 @@ public final class Parts {
     HBox row = new HBox(gap, nodes);
     row.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     return row;
+  }
+
+  /** Nodes side by side, on as many lines as they need. */
+  public static FlowPane flow(double gap, Node... nodes) {
+    FlowPane flow = new FlowPane(gap, Math.min(gap, 6), nodes);
+    flow.setRowValignment(javafx.geometry.VPos.CENTER);
+    return flow;
   }
 
   /** A raised sheet with nodes one below the other. */

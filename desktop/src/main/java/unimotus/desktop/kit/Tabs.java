@@ -6,10 +6,10 @@ import java.util.Map;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.Button;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 
 /** One of a few ways to look at something, chosen by words in a row. */
-public final class Tabs<E extends Enum<E>> extends HBox {
+public final class Tabs<E extends Enum<E>> extends FlowPane {
   private final Map<E, Button> buttons;
 
   /**
@@ -21,7 +21,7 @@ public final class Tabs<E extends Enum<E>> extends HBox {
    * @param choose receives what was pressed
    */
   public Tabs(String prefix, Class<E> kind, Function<E, String> words, Consumer<E> choose) {
-    super(2);
+    super(2, 2);
     buttons = new EnumMap<>(kind);
     for (E each : kind.getEnumConstants()) {
       String id = prefix + each.name().toLowerCase(Locale.ROOT);

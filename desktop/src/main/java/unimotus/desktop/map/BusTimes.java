@@ -134,9 +134,9 @@ final class BusTimes {
     side.getChildren()
         .addAll(
             Parts.label("On a serial bus", "ink-strong"),
-            Parts.row(6, bauds, drives, Parts.label("drives", "ink-label")),
-            Parts.row(6, delay, Parts.label("until a drive answers", "ink-label")),
-            Parts.row(6, scan, Parts.label("scan of the program", "ink-label")));
+            Parts.flow(6, bauds, drives, Parts.label("drives", "ink-label")),
+            Parts.flow(6, delay, Parts.label("until a drive answers", "ink-label")),
+            Parts.flow(6, scan, Parts.label("scan of the program", "ink-label")));
     if (!requests.isEmpty()) {
       cycle(map).forEach(s -> side.getChildren().add(Parts.prose(s.text(), "ink-sum")));
       watch(map)

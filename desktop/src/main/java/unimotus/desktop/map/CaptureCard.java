@@ -13,6 +13,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import unimotus.core.quantity.Count;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.explain.ExplainedFrame;
@@ -39,6 +40,7 @@ final class CaptureCard extends VBox {
     this.desk = desk;
     ListView<Frame> list = new ListView<>(frames);
     list.setId("capture-frames");
+    list.setAccessibleText("frames of the capture");
     list.setCellFactory(v -> new Line());
     Label empty =
         Parts.prose(
@@ -63,7 +65,7 @@ final class CaptureCard extends VBox {
                 Parts.action("capture-read", "Read one", this::read),
                 Parts.quiet("capture-live", "take Live's", () -> take(live.get())),
                 Parts.quiet("capture-write", "write it", this::write),
-                Parts.quiet("capture-clear", "empty it", this::clear),
+                Parts.quiet("capture-clear", "clear", this::clear),
                 said),
             list);
   }
@@ -91,7 +93,7 @@ final class CaptureCard extends VBox {
   void add(byte[] bytes, boolean answer) {
     double at = frames.isEmpty() ? 0 : frames.get(frames.size() - 1).seconds() + SECONDS_BETWEEN;
     frames.add(Frame.of(at, answer, bytes));
-    said.setText("%d frames".formatted(frames.size()));
+    said.setText(Count.of(frames.size(), "frame"));
   }
 
   private void take(List<Frame> recorded) {
@@ -100,7 +102,7 @@ final class CaptureCard extends VBox {
       return;
     }
     frames.setAll(recorded);
-    said.setText("%d frames".formatted(frames.size()));
+    said.setText(Count.of(frames.size(), "frame"));
   }
 
   private void read() {
@@ -132,7 +134,7 @@ final class CaptureCard extends VBox {
             file -> {
               try {
                 Captures.write(file, frames);
-                desk.say("%d frames written to %s".formatted(frames.size(), file));
+                desk.say("%s written to %s".formatted(Count.of(frames.size(), "frame"), file));
               } catch (IOException e) {
                 desk.refuse("the capture could not be written: " + e.getMessage());
               }

@@ -9,7 +9,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
@@ -54,7 +54,7 @@ final class CommandCard extends VBox {
   private final Desk desk;
   private final Asked asked;
   private final TextField who = new TextField();
-  private final HBox referenceRow = Parts.row(8);
+  private final FlowPane referenceRow = Parts.flow(8);
   private final ChoiceField<String> others =
       new ChoiceField<>("register to write", List.of(), n -> n, n -> {});
   private final TextField other = new TextField("0");
@@ -84,24 +84,24 @@ final class CommandCard extends VBox {
         .addAll(
             Parts.label("Command it", "ink-strong"),
             Parts.prose(
-                "Reading is free. Writing needs arming, is logged, and after two minutes without a command the drive is handed back. The machine may move: nobody within reach, the stop proved.",
+                "Reading is free. Writing needs arming, is logged, and after two minutes without a command control is returned. The machine may move: nobody within reach, stop checked.",
                 "ink-label"),
             loss,
-            Parts.row(
+            Parts.flow(
                 8,
                 who,
                 Parts.action("live-arm", "Arm", () -> asked.arm(who.getText())),
                 Parts.action(
-                    "live-hand-back", "Hand it back", () -> asked.command(LiveLink::handBack))),
+                    "live-hand-back", "Return control", () -> asked.command(LiveLink::handBack))),
             referenceRow,
             intents(),
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.label("Jog, while held", "ink-label"),
                 jog("live-jog-forward", "forward", Intent.START_FORWARD),
                 jog("live-jog-reverse", "in reverse", Intent.START_REVERSE),
                 Parts.label("at the reference", "ink-label")),
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.label("Any other", "ink-label"),
                 others,
@@ -133,8 +133,8 @@ final class CommandCard extends VBox {
         () -> asked.letGo(Objects.requireNonNull(held.get())));
   }
 
-  private HBox intents() {
-    HBox row = Parts.row(8);
+  private FlowPane intents() {
+    FlowPane row = Parts.flow(8);
     for (Intent intent : Intent.values()) {
       String id = "live-" + intent.name().toLowerCase(Locale.ROOT).replace('_', '-');
       row.getChildren()

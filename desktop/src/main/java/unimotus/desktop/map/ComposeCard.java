@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -28,7 +28,7 @@ final class ComposeCard extends VBox {
   private final TextField count = field("compose-count", "count", "10");
   private final TextField values = field("compose-values", "values", "1");
   private final TextField readAddress = field("compose-read-address", "read address", "0");
-  private final HBox row = Parts.row(6);
+  private final FlowPane row = Parts.flow(6);
   private final Label trouble = Parts.passing("ink-attention");
   private final TextField read = field("compose-read", "what is read", "0");
   private final ChoiceField<ExceptionCode> refusals;
@@ -107,7 +107,7 @@ final class ComposeCard extends VBox {
     trouble.setId("compose-trouble");
     getChildren()
         .addAll(
-            Parts.row(8, Parts.label("Compose", "ink-strong"), framings, kinds, functions),
+            Parts.flow(8, Parts.label("Compose", "ink-strong"), framings, kinds, functions),
             row,
             trouble);
     fields();

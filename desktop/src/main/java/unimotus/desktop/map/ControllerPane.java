@@ -43,6 +43,7 @@ final class ControllerPane extends VBox {
     this.addresses = new AddressFields(desk);
     setPadding(new Insets(12, 16, 12, 16));
     text.setId("controller-text");
+    text.setAccessibleText("function block");
     text.setEditable(false);
     text.getStyleClass().add("code");
     VBox.setVgrow(text, Priority.ALWAYS);

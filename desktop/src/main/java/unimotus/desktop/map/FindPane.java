@@ -34,7 +34,6 @@ final class FindPane extends HBox {
     VBox half = Parts.sheet(0, card);
     VBox.setVgrow(card, Priority.ALWAYS);
     HBox.setHgrow(half, Priority.ALWAYS);
-    half.setPrefWidth(500);
     return half;
   }
 

@@ -13,6 +13,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.devices.modbus.explain.ExplainedFrame;
 import unimotus.devices.modbus.explain.FramePart;
 import unimotus.workbench.capture.Frame;
@@ -20,6 +21,10 @@ import unimotus.workbench.capture.Frame;
 /** Frames composed, pasted from anywhere or read from a capture, with every byte explained. */
 final class FramesPane extends HBox {
   private static final double BYTES_WIDTH = 150;
+
+  private static final double LEAST_CAPTURE = 540;
+  private static final double LEAST_FRAME = 260;
+  private static final double FRAME = 760;
 
   private final TextArea hex = new TextArea();
   private final CheckBox answer = new CheckBox("it is an answer");
@@ -38,6 +43,7 @@ final class FramesPane extends HBox {
     this.desk = desk;
     setPadding(new Insets(12, 16, 12, 16));
     hex.setId("frame-hex");
+    hex.setAccessibleText("bytes of a frame");
     hex.setPrefRowCount(3);
     hex.setMinHeight(64);
     hex.setWrapText(true);
@@ -64,13 +70,12 @@ final class FramesPane extends HBox {
                     Parts.quiet("capture-add", "add it to the capture", this::add))),
             grown(Parts.sheet(8, capture)));
     VBox.setVgrow(capture, Priority.ALWAYS);
-    left.setPrefWidth(560);
-    left.setMinWidth(560);
     VBox right =
         Parts.sheet(
             8, Parts.label("The frame, byte by byte", "ink-title"), told, Parts.scrolling(parts));
-    HBox.setHgrow(right, Priority.ALWAYS);
-    getChildren().addAll(left, right);
+    Sides sides = new Sides(left, right, LEAST_CAPTURE, LEAST_FRAME, FRAME);
+    HBox.setHgrow(sides, Priority.ALWAYS);
+    getChildren().add(sides);
     explain();
   }
 

@@ -7,7 +7,7 @@ import java.util.Optional;
 import javafx.application.Platform;
 import javafx.beans.binding.Bindings;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.KnownValue;
@@ -74,7 +74,7 @@ final class KnownValuesCard extends VBox {
               draw();
             });
     entries.setId("known-entry");
-    HBox which = Parts.row(8, Parts.label("It is the map's", "ink-label"), entries);
+    FlowPane which = Parts.flow(8, Parts.label("It is the map's", "ink-label"), entries);
     which.visibleProperty().bind(Bindings.isNotEmpty(entries.getItems()));
     which.managedProperty().bind(which.visibleProperty());
     shown.setPromptText("25.0");
@@ -83,23 +83,23 @@ final class KnownValuesCard extends VBox {
     fits.setId("known-fits");
     getChildren()
         .addAll(
-            Parts.label("Where does it stand?", "ink-title"),
+            Parts.label("Where is it?", "ink-title"),
             Parts.prose(
                 "Let the drive show a value, type what its display says and take it; then let it show another. Place, type, word order and scale follow.",
                 "ink-label"),
-            Parts.row(
+            Parts.flow(
                 8,
                 tables,
                 Parts.label("from", "ink-label"),
                 first,
                 Parts.label("count", "ink-label"),
                 count),
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.label("the display shows", "ink-label"),
                 shown,
                 Parts.primary("known-take", "Take it", this::take),
-                Parts.quiet("known-clear", "begin anew", this::clear)),
+                Parts.quiet("known-clear", "start over", this::clear)),
             known,
             which,
             Parts.scrolling(fits));
@@ -222,7 +222,7 @@ final class KnownValuesCard extends VBox {
               Parts.label(
                   all.isEmpty()
                       ? "No place says all of these values."
-                      : "%d ways to read them fit, the plainest first".formatted(all.size()),
+                      : "%d readings fit, the most common first".formatted(all.size()),
                   "ink-strong"));
       Optional<RegisterEntry> chosen = map().entry(String.valueOf(entry));
       chosen
@@ -246,7 +246,7 @@ final class KnownValuesCard extends VBox {
     VBox row =
         Parts.column(
             1,
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.label(
                     "%d = %s  %s%s × %s"
@@ -260,7 +260,7 @@ final class KnownValuesCard extends VBox {
             Parts.prose(String.join("\n", fit.evidence()), "ink-sum"));
     chosen.ifPresent(
         e ->
-            ((HBox) row.getChildren().get(0))
+            ((FlowPane) row.getChildren().get(0))
                 .getChildren()
                 .add(
                     Parts.quiet(

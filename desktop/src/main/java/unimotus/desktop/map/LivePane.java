@@ -24,6 +24,7 @@ import unimotus.core.settings.LinkLoss;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.devices.connection.NotDone;
 import unimotus.devices.registers.DriveRegisters;
 import unimotus.devices.registers.RegisterConnection;
@@ -43,6 +44,9 @@ final class LivePane extends HBox {
   private static final int POLL_MILLISECONDS = 200;
   private static final int STEADY_SAMPLES = 6;
 
+  private static final double LEAST_COMMANDS = 560;
+  private static final double LEAST_READOUT = 240;
+  private static final double READOUT = 700;
   private final Desk desk;
   private final RouteFields where = new RouteFields();
   private final ChoiceField<WordProfile> profiles;
@@ -50,18 +54,14 @@ final class LivePane extends HBox {
   private final CommandCard command;
   private final ReadoutSheet readout;
   private final SettingsReading settings;
-
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
 
   /** Why the words of the axis cannot be used; null where they can, or others were chosen here. */
   private @Nullable String profileFault;
 
   private RegisterMap map = DriveRegisters.map();
-
   private @Nullable LiveWatch watch;
-
   private Joined joined = Joined.NONE;
-
   private final LiveStop stopping;
   private FrameRecorder recorder = new FrameRecorder(System::nanoTime);
 
@@ -85,14 +85,15 @@ final class LivePane extends HBox {
             desk,
             new VBox(
                 6,
-                Parts.row(
-                    8,
+                Parts.column(
+                    3,
                     Parts.action("live-record", "Record as readings", this::record),
-                    Parts.label(
+                    Parts.prose(
                         "of the proof: frequency and shaft speed, under your name", "ink-label")),
                 settings));
-    HBox.setHgrow(readout, Priority.ALWAYS);
-    getChildren().addAll(left(), readout);
+    Sides sides = new Sides(left(), readout, LEAST_COMMANDS, LEAST_READOUT, READOUT);
+    HBox.setHgrow(sides, Priority.ALWAYS);
+    getChildren().add(sides);
   }
 
   /** Where a drive is, for others who look for it. */
@@ -118,7 +119,7 @@ final class LivePane extends HBox {
     mapSaid.setText(
         own
             ? "Reads the %d registers of this drive.".formatted(map.entries().size())
-            : "Reads the registers of a stand-in: none are entered for this drive.");
+            : "Reads the registers of a simulated drive: none are entered for this drive.");
     List<WordProfile> offered = new ArrayList<>(DriveProfiles.ofSpeed());
     link.flatMap(FieldbusLink::usableProfile)
         .filter(p -> !offered.contains(p))
@@ -143,9 +144,10 @@ final class LivePane extends HBox {
   private String joinedWords() {
     boolean here = joined.axis().equals(String.valueOf(desk.axisId().get()));
     return here
-        ? "Joined with %d registers; changes of the map count from the next joining."
+        ? "Connected, %d registers; changes of the map apply from the next connection."
             .formatted(map.entries().size())
-        : "Joined: the drive of %s. Leave it before another is joined.".formatted(joined.name());
+        : "Connected to the drive of %s. Disconnect before you connect to another."
+            .formatted(joined.name());
   }
 
   /** What the drive does when this program falls silent. */
@@ -164,11 +166,11 @@ final class LivePane extends HBox {
             8,
             Parts.label("Where", "ink-strong"),
             where,
-            Parts.row(
+            Parts.flow(
                 8,
                 profiles,
-                Parts.primary("live-join", "Join", this::join),
-                Parts.quiet("live-leave", "leave", this::leave)),
+                Parts.primary("live-join", "Connect", this::join),
+                Parts.quiet("live-leave", "disconnect", this::leave)),
             mapSaid,
             new StandInCard(
                 desk,
@@ -180,8 +182,6 @@ final class LivePane extends HBox {
     // With many stand-ins or a serial port it may be higher than the window.
     ScrollPane left = Parts.scrolling(new VBox(12, join, command));
     left.setFitToHeight(true);
-    left.setPrefWidth(510);
-    left.setMinWidth(510);
     return left;
   }
 
@@ -233,7 +233,7 @@ final class LivePane extends HBox {
       String words = String.join(", ", link.identity());
       Platform.runLater(() -> readout.tellWho(words));
     } catch (NotDone silent) {
-      Platform.runLater(() -> readout.tellWho("does not say who it is"));
+      Platform.runLater(() -> readout.tellWho("does not identify itself"));
     }
   }
 
@@ -275,12 +275,12 @@ final class LivePane extends HBox {
     Sample sample = recent.peekLast();
     Optional<Evidence> evidence = desk.evidence();
     if (now == null || sample == null) {
-      desk.refuse("join a drive first");
+      desk.refuse("connect to a drive first");
       return;
     }
     if (!joined.axis().equals(desk.axisId().get())) {
       desk.refuse(
-          "what is read belongs to %s: look at that axis to record it".formatted(joined.name()));
+          "what is read belongs to %s: go to that axis to record it".formatted(joined.name()));
       return;
     }
     if (evidence.isEmpty()) {
@@ -302,7 +302,7 @@ final class LivePane extends HBox {
   private void arm(String who) {
     LiveWatch now = watch;
     if (now == null) {
-      desk.refuse("join a drive first");
+      desk.refuse("connect to a drive first");
       return;
     }
     try {
@@ -341,7 +341,7 @@ final class LivePane extends HBox {
     public void command(LiveWatch.Command wanted) {
       LiveWatch now = watch;
       if (now == null) {
-        desk.refuse("join a drive first");
+        desk.refuse("connect to a drive first");
       } else {
         now.command(wanted);
       }

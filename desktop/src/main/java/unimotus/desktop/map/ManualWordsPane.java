@@ -9,6 +9,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.ManualWords.ControlBit;
@@ -53,7 +54,7 @@ final class ManualWordsPane extends VBox {
                 Parts.spring(),
                 Parts.primary("words-back", "Try them out", back)),
             Parts.prose(
-                "Say of each bit what the manual says of it. What needs no meaning here may keep its name. Every change is kept with the drive and can be undone.",
+                "Enter for each bit what the manual says. A bit that needs no meaning here may keep its name. Every change is saved with the drive and can be undone.",
                 "ink-label"),
             said,
             both);
@@ -170,6 +171,8 @@ final class ManualWordsPane extends VBox {
             name,
             14,
             text -> change.accept(meaning, text));
-    grid.addRow(bit, Parts.label(String.valueOf(bit), "ink-label"), choice, field);
+    Label number = Parts.label(String.valueOf(bit), "ink-label");
+    number.setMinWidth(Region.USE_PREF_SIZE);
+    grid.addRow(bit, number, choice, field);
   }
 }

@@ -30,7 +30,7 @@ final class ReadoutSheet extends VBox {
   private static final int LEAST_TOP = 10;
 
   private final Desk desk;
-  private final Label state = Parts.label("not joined", "ink-big");
+  private final Label state = Parts.label("not connected", "ink-big");
   private final Label who = Parts.label("", "ink-caption");
   private final Label trouble = Parts.passing("ink-attention");
   private final GridPane values = new GridPane();
@@ -63,7 +63,7 @@ final class ReadoutSheet extends VBox {
   void begin() {
     samples.clear();
     begun = System.nanoTime();
-    state.setText("not joined");
+    state.setText("not connected");
     who.setText("");
     trouble.setText("");
     values.getChildren().clear();

@@ -8,6 +8,7 @@ import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
@@ -22,6 +23,7 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.quantity.Count;
 import unimotus.core.review.AxisReview;
 import unimotus.core.value.Access;
 import unimotus.core.value.DriveValue;
@@ -32,6 +34,7 @@ import unimotus.core.value.ValueType;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.devices.registers.DriveRegisters;
 import unimotus.formats.fieldbus.MapCsv;
 import unimotus.workbench.RegisterLists;
@@ -39,8 +42,12 @@ import unimotus.workbench.SetUpEdits;
 
 /** The registers of a drive in every notation, what is doubtful in them, and how long they take. */
 final class RegistersPane extends HBox {
-  private static final String BY_LOOKS = "told by their looks";
+  private static final String BY_LOOKS = "detected automatically";
   private static final int MOST_PROBLEMS = 8;
+
+  private static final double LEAST_TABLE = 580;
+  private static final double LEAST_SIDE = 220;
+  private static final double SIDE = 360;
 
   private final Desk desk;
   private final GridPane table = new GridPane();
@@ -66,27 +73,28 @@ final class RegistersPane extends HBox {
     table.setHgap(16);
     table.setVgap(4);
     table.setId("map-table");
-    HBox actions =
-        Parts.row(
+    FlowPane actions =
+        Parts.flow(
             8,
             Parts.primary("import-map", "Read a map", this::importMap),
             Parts.label("addresses", "ink-label"),
             notation,
             Parts.quiet("export-map", "write it", this::exportMap));
-    HBox moves =
-        Parts.row(
+    FlowPane moves =
+        Parts.flow(
             8,
             Parts.action("map-add", "Add a register", this::add),
-            Parts.action("map-up", "All one up", () -> move(1)),
-            Parts.action("map-down", "All one down", () -> move(-1)),
+            Parts.action("map-up", "All addresses +1", () -> move(1)),
+            Parts.action("map-down", "All addresses −1", () -> move(-1)),
             Parts.quiet(
-                "map-stand-in", "take the stand-in's registers", () -> put(DriveRegisters.map())));
+                "map-stand-in",
+                "use the simulated drive's registers",
+                () -> put(DriveRegisters.map())));
     VBox left = new VBox(10, actions, moves, problems, Parts.scrolling(table));
-    HBox.setHgrow(left, Priority.ALWAYS);
     VBox right = Parts.sheet(8, Parts.scrolling(side));
-    right.setPrefWidth(360);
-    right.setMinWidth(360);
-    getChildren().addAll(left, right);
+    Sides sides = new Sides(left, right, LEAST_TABLE, LEAST_SIDE, SIDE);
+    HBox.setHgrow(sides, Priority.ALWAYS);
+    getChildren().add(sides);
   }
 
   /** What the bus leaves for time-outs with this map. */
@@ -168,7 +176,7 @@ final class RegistersPane extends HBox {
     side.getChildren()
         .add(
             Parts.label(
-                doubts.isEmpty() ? "Nothing doubtful" : "%d doubts".formatted(doubts.size()),
+                doubts.isEmpty() ? "No warnings" : Count.of(doubts.size(), "warning"),
                 "ink-title"));
     for (MapDoubt doubt : doubts) {
       side.getChildren()

@@ -5,7 +5,7 @@ import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
@@ -45,8 +45,8 @@ final class RouteFields extends VBox {
   private final ChoiceField<Integer> bauds;
   private final ChoiceField<Parity> parities;
   private final ChoiceField<Integer> stops;
-  private final HBox first = Parts.row(8);
-  private final HBox second = Parts.row(8);
+  private final FlowPane first = Parts.flow(8);
+  private final FlowPane second = Parts.flow(8);
   private Way way = Way.TCP;
   private SerialSettings settings = SerialSettings.STANDARD;
 

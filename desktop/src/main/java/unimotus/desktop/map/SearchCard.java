@@ -7,7 +7,7 @@ import javafx.application.Platform;
 import javafx.scene.control.Label;
 import javafx.scene.control.ProgressBar;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
@@ -31,7 +31,7 @@ final class SearchCard extends VBox {
   private final TextField last = field("find-last", "last unit", "247");
   private final ProgressBar progress = new ProgressBar(0);
   private final Label asked = Parts.label("", "ink-caption");
-  private final HBox waiting;
+  private final FlowPane waiting;
   private final Label said = Parts.passing("ink-attention");
   private final VBox found = Parts.column(4);
   private AtomicBoolean ended = new AtomicBoolean(true);
@@ -50,22 +50,22 @@ final class SearchCard extends VBox {
     found.setId("find-found");
     progress.setPrefWidth(160);
     waiting =
-        Parts.row(8, progress, Parts.quiet("find-stop", "stop", () -> ended.set(true)), asked);
+        Parts.flow(8, progress, Parts.quiet("find-stop", "stop", () -> ended.set(true)), asked);
     waiting.setVisible(false);
     waiting.managedProperty().bind(waiting.visibleProperty());
     getChildren()
         .addAll(
-            Parts.label("Who is there?", "ink-title"),
+            Parts.label("Find devices", "ink-title"),
             Parts.prose(
                 "Asks every unit number for one register, on the way set under Live. On a serial port each usual baud rate and parity can be tried as well. Nothing is written.",
                 "ink-label"),
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.label("units", "ink-label"),
                 first,
                 Parts.label("to", "ink-label"),
                 last,
-                Parts.primary("find-units", "Ask them", () -> search(false)),
+                Parts.primary("find-units", "Scan", () -> search(false)),
                 Parts.action("find-line", "Try baud and parity", () -> search(true))),
             waiting,
             said,
@@ -165,7 +165,7 @@ final class SearchCard extends VBox {
           .getChildren()
           .add(
               Parts.prose(
-                  "Nobody answered. Look at cable, termination, and whether the port of the drive is switched on.",
+                  "No answer. Check cable, termination, and whether the port of the drive is enabled.",
                   "ink-label"));
     }
   }
@@ -173,14 +173,14 @@ final class SearchCard extends VBox {
   private VBox row(Found one) {
     return Parts.column(
         1,
-        Parts.row(
+        Parts.flow(
             8,
             Parts.label(one.target().toString(), "ink-strong"),
             Parts.quiet(
                 "find-take-" + one.target().unit(), "take it", () -> take.accept(one.target()))),
         Parts.prose(one.evidence(), "ink-label"),
         Parts.prose(
-            one.identity().isEmpty() ? "does not say who it is" : "says: " + one.identity(),
+            one.identity().isEmpty() ? "does not identify itself" : "says: " + one.identity(),
             "ink-caption"));
   }
 }

@@ -50,10 +50,11 @@ final class SettingsReading extends VBox {
     said.setId("settings-said");
     getChildren()
         .addAll(
-            Parts.row(
-                8,
+            Parts.column(
+                3,
                 Parts.action("live-settings", "Read its settings", this::read),
-                Parts.label("as far as registers carry them, kept as online", "ink-label")),
+                Parts.prose(
+                    "as far as registers carry them, stored as the online readout", "ink-label")),
             said);
     say("");
   }
@@ -75,12 +76,12 @@ final class SettingsReading extends VBox {
     Optional<LiveWatch> link = watch.get();
     AxisAssembly axis = joined;
     if (link.isEmpty() || axis == null) {
-      desk.refuse("join a drive first");
+      desk.refuse("connect to a drive first");
     } else if (axis.record().fieldbus().registers().isEmpty()) {
       // The registers of a stand-in say nothing about where a real drive keeps its settings.
       desk.refuse("no registers are entered for this drive: enter its map under Registers first");
     } else if (who.get().isBlank()) {
-      desk.refuse("say who reads the drive: the name stands beside Arm");
+      desk.refuse("enter your name beside Arm first");
     } else if (!reading) {
       reading = true;
       link.get().command(l -> read(l, axis, who.get()));
@@ -149,7 +150,7 @@ final class SettingsReading extends VBox {
     String missing =
         settings.missing().isEmpty()
             ? ""
-            : " %d stand in no register that can be read: %s."
+            : " %d are in no register that can be read: %s."
                 .formatted(
                     settings.missing().size(),
                     String.join(", ", some(List.copyOf(settings.missing().keySet()))));

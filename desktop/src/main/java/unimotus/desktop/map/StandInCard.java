@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.scene.control.CheckBox;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
@@ -44,7 +44,7 @@ final class StandInCard extends VBox {
     this.aim = aim;
     ChoiceField<RouteFields.Way> ways =
         new ChoiceField<>(
-            "stand-ins on",
+            "simulation on",
             List.of(RouteFields.Way.values()),
             RouteFields.Way::label,
             w -> way = w);
@@ -52,9 +52,9 @@ final class StandInCard extends VBox {
     ways.show(way);
     getChildren()
         .addAll(
-            Parts.row(
+            Parts.flow(
                 8,
-                Parts.action("live-stand-ins", "Start stand-ins of this line", this::start),
+                Parts.action("live-stand-ins", "Start simulated devices", this::start),
                 Parts.label("on", "ink-label"),
                 ways),
             list);
@@ -95,8 +95,8 @@ final class StandInCard extends VBox {
     return desk.axis().map(Axis::name).filter(placed.axis()::equals).isPresent();
   }
 
-  private static HBox row(Placed placed) {
-    return Parts.row(
+  private static FlowPane row(Placed placed) {
+    return Parts.flow(
         8,
         Parts.label("unit %d: %s".formatted(placed.number(), placed.axis()), "ink-label"),
         Parts.quiet(
@@ -107,21 +107,22 @@ final class StandInCard extends VBox {
   }
 
   private static CheckBox strict(Placed placed) {
-    CheckBox strict = new CheckBox("refuse wrong words");
+    CheckBox strict = new CheckBox("reject wrong words");
     strict.setId("strict-" + placed.number());
     strict.setOnAction(e -> placed.unit().drive().refuseWhatIsIgnored(strict.isSelected()));
     return strict;
   }
 
   /** How the stand-ins misbehave, to see what the controller's side makes of it. */
-  private static HBox troubles(StandIns standIns) {
-    return Parts.row(
+  private static FlowPane troubles(StandIns standIns) {
+    return Parts.flow(
         4,
         Parts.label("they", "ink-label"),
         trouble(standIns, "late", "answer late", new Troubles(LATE_MILLISECONDS, 0, 0)),
-        trouble(standIns, "silent", "fall silent", new Troubles(0, 1, 0)),
-        trouble(standIns, "lying", "lie now and then", new Troubles(0, 0, LIE_EVERY)),
-        trouble(standIns, "busy", "say busy", Troubles.refusing(ExceptionCode.SERVER_DEVICE_BUSY)),
+        trouble(standIns, "silent", "stop answering", new Troubles(0, 1, 0)),
+        trouble(standIns, "lying", "wrong data at times", new Troubles(0, 0, LIE_EVERY)),
+        trouble(
+            standIns, "busy", "answer busy", Troubles.refusing(ExceptionCode.SERVER_DEVICE_BUSY)),
         trouble(standIns, "none", "behave", Troubles.NONE));
   }
 

@@ -64,6 +64,6 @@ final class WatchTold implements LiveWatch.Listener {
 
   @Override
   public void expired() {
-    Platform.runLater(() -> desk.refuse("two minutes without a command: the drive is handed back"));
+    Platform.runLater(() -> desk.refuse("two minutes without a command: control is returned"));
   }
 }

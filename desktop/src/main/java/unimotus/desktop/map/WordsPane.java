@@ -6,6 +6,7 @@ import java.util.Optional;
 import java.util.function.UnaryOperator;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -25,6 +26,7 @@ import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.workbench.SetUpEdits;
 
 /**
@@ -32,7 +34,9 @@ import unimotus.workbench.SetUpEdits;
  * ignored, and the numbers that do what is wanted.
  */
 final class WordsPane extends HBox {
-  private static final double LEFT_WIDTH = 560;
+  private static final double LEAST_WORDS = 540;
+  private static final double LEAST_SIDE = 240;
+  private static final double SIDE = 620;
   private static final double PROFILES_WIDTH = 320;
 
   private final Desk desk;
@@ -46,8 +50,7 @@ final class WordsPane extends HBox {
   private final VBox played = Parts.column(2);
   private final ChoiceField<String> profiles;
   private final ManualWordsPane manual;
-  private final VBox left;
-  private final VBox right;
+  private final Sides reading;
   private final List<Reaction> timeline = new ArrayList<>();
 
   private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
@@ -74,7 +77,7 @@ final class WordsPane extends HBox {
     manual.setId("manual-words");
     HBox.setHgrow(manual, Priority.ALWAYS);
     played.setId("timeline");
-    HBox intents = Parts.row(8);
+    FlowPane intents = Parts.flow(8);
     for (Intent intent : Intent.values()) {
       intents
           .getChildren()
@@ -84,10 +87,10 @@ final class WordsPane extends HBox {
                   intent.label(),
                   () -> want(intent)));
     }
-    left =
+    VBox left =
         new VBox(
             10,
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.label("Words of", "ink-label"),
                 profiles,
@@ -97,23 +100,21 @@ final class WordsPane extends HBox {
                 6, Parts.label("Status word, from the drive", "ink-strong"), status, state, mode),
             Parts.sheet(
                 6, Parts.label("Control word, to the drive", "ink-strong"), control, effect));
-    right =
+    VBox right =
         new VBox(
             10,
-            Parts.sheet(
-                8, Parts.label("What do you want?", "ink-strong"), intents, Parts.scrolling(way)),
+            Parts.sheet(8, Parts.label("Command", "ink-strong"), intents, Parts.scrolling(way)),
             Parts.sheet(
                 6,
                 Parts.row(
                     8,
                     Parts.label("Words against states", "ink-strong"),
-                    Parts.quiet("clear-timeline", "begin anew", this::clear)),
+                    Parts.quiet("clear-timeline", "start over", this::clear)),
                 Parts.scrolling(played)));
-    HBox.setHgrow(right, Priority.ALWAYS);
-    left.setPrefWidth(LEFT_WIDTH);
-    left.setMinWidth(LEFT_WIDTH);
     right.getChildren().forEach(c -> VBox.setVgrow(c, Priority.ALWAYS));
-    getChildren().addAll(left, right);
+    reading = new Sides(left, right, LEAST_WORDS, LEAST_SIDE, SIDE);
+    HBox.setHgrow(reading, Priority.ALWAYS);
+    getChildren().add(reading);
     choose(profile);
   }
 
@@ -161,7 +162,7 @@ final class WordsPane extends HBox {
     if (axis.isPresent()) {
       desk.apply(SetUpEdits.fieldbus(axis.get().drive().id(), what, change));
     } else {
-      desk.refuse("choose an axis that has a drive: the words are kept with it");
+      desk.refuse("choose an axis that has a drive: the words are saved with it");
     }
   }
 
@@ -173,7 +174,7 @@ final class WordsPane extends HBox {
   private void turn() {
     boolean editing = isEditing();
     if (editing) {
-      getChildren().setAll(left, right);
+      getChildren().setAll(reading);
     } else {
       getChildren().setAll(manual);
       manual.show(link().map(FieldbusLink::words).orElse(ManualWords.NONE));
@@ -230,7 +231,7 @@ final class WordsPane extends HBox {
     source.setText(
         link()
             .flatMap(FieldbusLink::profileFault)
-            .map(f -> "%s. Shown with %s meanwhile.".formatted(f, profile.name()))
+            .map(f -> "%s. Shown with %s instead.".formatted(f, profile.name()))
             .orElse(profile.source()));
     status.show(statusWord, profile.statusBits());
     control.show(controlWord, profile.controlBits());
@@ -242,7 +243,7 @@ final class WordsPane extends HBox {
     mode.setManaged(told.isPresent());
     effect.setText(
         timeline.isEmpty()
-            ? "Press a bit, type a number or say what you want."
+            ? "Click a bit, type a number or choose a command."
             : said(timeline.get(timeline.size() - 1)));
     way.getChildren().clear();
     at.ifPresent(this::drawWay);
@@ -253,7 +254,7 @@ final class WordsPane extends HBox {
           .getChildren()
           .add(
               Parts.prose(
-                  "No word sent yet. Each word that is sent stands here with the state it leads to, or why it is ignored.",
+                  "No word sent yet. Each word that is sent is listed here with the state it leads to, or why it is ignored.",
                   "ink-label"));
     }
   }

@@ -35,14 +35,14 @@ final class BorrowPane extends VBox {
     getChildren()
         .setAll(
             Parts.label(TuningState.of(axis).label(), "ink-title"),
-            Parts.row(8, Parts.action("record-tuning", "Auto-tune is done", () -> tuned(axis))),
+            Parts.flow(8, Parts.action("record-tuning", "Auto-tune is done", () -> tuned(axis))),
             Parts.prose(
                 "Only with the motor data entered, the shaft free and the stop proved.",
                 "ink-label"),
             Parts.label("Borrow the drive for a test", "ink-strong"),
             why,
             who,
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.action("borrow-keypad", "Command it from the keypad", () -> borrow(axis))));
     for (Borrowing borrowing : axis.record().borrowings()) {
@@ -70,7 +70,7 @@ final class BorrowPane extends VBox {
               Parts.prose(
                   "Put these back on the drive, read it again under Compare as left, then:",
                   "ink-label"),
-              Parts.action("restore", "All of it is back", () -> restore(axis, borrowing)));
+              Parts.action("restore", "Everything is put back", () -> restore(axis, borrowing)));
     } else {
       card.getChildren()
           .add(

@@ -32,7 +32,7 @@ import unimotus.desktop.kit.Parts;
  * rewrites or opens.
  */
 final class JourneyPane extends VBox {
-  private static final double ROW = 46;
+  private static final double ROW = 50;
   private static final int MOST_LANES = 5;
   private static final double LANE = 9;
 
@@ -69,7 +69,7 @@ final class JourneyPane extends VBox {
     brackets(journey, chosen);
     othersTitle.setText(
         journey.entry().unread().isEmpty() && journey.entry().spared().isEmpty()
-            ? "Not entered, because it stands right already"
+            ? "Not entered: already correct"
             : "Not entered");
     for (SettingDefinition setting : journey.others()) {
       others.getChildren().add(otherRow(axis, journey, setting, sought, chosen));
@@ -144,10 +144,15 @@ final class JourneyPane extends VBox {
   }
 
   private HBox row(
-      SettingDefinition setting, Label number, VBox words, Label differs, Region field) {
+      SettingDefinition setting, Label number, Words words, Label differs, Region field) {
     Label code = Parts.label(setting.code(), "ink-strong");
     code.setMinWidth(48);
-    HBox row = Parts.row(7, number, code, words, differs, field);
+    Label below = words.below();
+    HBox line = Parts.row(7, code, words.title(), differs, field);
+    VBox lines = Parts.column(0, line, below);
+    lines.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    HBox.setHgrow(lines, Priority.ALWAYS);
+    HBox row = Parts.row(7, number, lines);
     row.getStyleClass().add("journey-row");
     row.setUserData(setting.code());
     row.setMinHeight(ROW);
@@ -166,10 +171,10 @@ final class JourneyPane extends VBox {
 
   private static String standing(Journey journey, SettingDefinition setting) {
     if (journey.entry().unread().contains(setting)) {
-      return "not read, meant as it left the works · ";
+      return "not read, meant at factory default · ";
     }
     return journey.entry().spared().contains(setting)
-        ? "left as found: it would rewrite what stands right · "
+        ? "left as found: entering it would overwrite a correct setting · "
         : "";
   }
 
@@ -181,16 +186,16 @@ final class JourneyPane extends VBox {
         .orElse(setting.group());
   }
 
-  private static VBox words(String name, String caption) {
+  /** Its name beside the field, what is to be done in a line of its own below both. */
+  private record Words(Label title, Label below) {}
+
+  private static Words words(String name, String caption) {
     Label title = Parts.label(name);
-    Label below = Parts.label(caption, "ink-caption");
-    VBox words = Parts.column(0, title, below);
-    words.setAlignment(javafx.geometry.Pos.CENTER_LEFT);
-    words.setMinWidth(0);
-    HBox.setHgrow(words, Priority.ALWAYS);
+    title.setWrapText(true);
+    title.setMinWidth(0);
     title.setMaxWidth(Double.MAX_VALUE);
-    below.setMaxWidth(Double.MAX_VALUE);
-    return words;
+    HBox.setHgrow(title, Priority.ALWAYS);
+    return new Words(title, Parts.label(caption, "ink-caption"));
   }
 
   /** A sign where the design is not what follows: with its reason, or asking for one. */
@@ -201,7 +206,10 @@ final class JourneyPane extends VBox {
       return Parts.label("");
     }
     boolean said = axis.record().overrules().containsKey(setting.code());
-    return Parts.label(said ? "overruled" : "differs", said ? "ink-caption" : "ink-attention");
+    Label sign =
+        Parts.label(said ? "overruled" : "differs", said ? "ink-caption" : "ink-attention");
+    sign.setMinWidth(Region.USE_PREF_SIZE);
+    return sign;
   }
 
   private static void mark(

@@ -47,7 +47,7 @@ public final class ReadyPane extends VBox {
         done += verdict.outcome() == Verdict.Outcome.AGREES ? 1 : 0;
       }
     }
-    getChildren().addAll(Parts.label("%d of %d seen to".formatted(done, all), "ink-title"), who);
+    getChildren().addAll(Parts.label("%d of %d done".formatted(done, all), "ink-title"), who);
     String group = "";
     for (Verdict verdict : evidence.ready().verdicts()) {
       Prediction item = verdict.prediction();
@@ -98,6 +98,7 @@ public final class ReadyPane extends VBox {
     }
     TextField field = new TextField();
     field.setId(id);
+    field.setAccessibleText(item.title());
     field.getStyleClass().add("number");
     field.setPromptText("measured");
     field.setPrefColumnCount(6);
@@ -108,7 +109,7 @@ public final class ReadyPane extends VBox {
 
   private void take(Evidence evidence, Prediction item, String text) {
     if (who.name().isEmpty()) {
-      desk.refuse("say who saw to it");
+      desk.refuse("enter your name first");
       who.requestFocus();
       return;
     }

@@ -40,7 +40,7 @@ final class RehearsalPane extends VBox {
             Parts.prose(
                 "A virtual drive takes the entries in this order. Move one with its arrows, or with Ctrl and the arrow keys, and see what is lost.",
                 "ink-label"),
-            Parts.row(
+            Parts.flow(
                 8,
                 Parts.action("order-proposed", "Proposed", () -> order(proposed)),
                 Parts.action("order-menu", "As in menu", this::asInTheMenu),
@@ -92,12 +92,12 @@ final class RehearsalPane extends VBox {
         .add(
             Parts.label(
                 rehearsal.holds()
-                    ? "Everything stands as designed"
+                    ? "Everything is as designed"
                     : rehearsal.losses().isEmpty()
                         ? "%d settings were not read".formatted(rehearsal.unread().size())
                         : rehearsal.losses().size() == 1
-                            ? "One setting does not stand as designed"
-                            : "%d settings do not stand as designed"
+                            ? "One setting is not as designed"
+                            : "%d settings are not as designed"
                                 .formatted(rehearsal.losses().size()),
                 rehearsal.holds() ? "ink-title" : "ink-attention"));
     for (Rehearsal.Loss loss : rehearsal.losses()) {

@@ -8,6 +8,7 @@ import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -23,6 +24,7 @@ import unimotus.core.sheet.SettingDefinition;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.desktop.kit.Tabs;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
@@ -36,7 +38,7 @@ public final class SetUpView implements View {
   private enum Side {
     WHY("Why"),
     COMPARE("Compare"),
-    REHEARSE("Rehearse"),
+    REHEARSE("Trial"),
     BORROW("Borrow"),
     READY("Ready");
 
@@ -49,8 +51,8 @@ public final class SetUpView implements View {
 
   /** What the drive stands at before anything is entered. */
   private enum Start {
-    NEW("a drive as new"),
-    FOUND("a drive as found"),
+    NEW("factory defaults"),
+    FOUND("as found"),
     RESET("a reset first");
 
     private final String label;
@@ -59,6 +61,10 @@ public final class SetUpView implements View {
       this.label = label;
     }
   }
+
+  private static final double LEAST_LIST = 470;
+  private static final double LEAST_SIDE = 280;
+  private static final double SIDE = 386;
 
   private final Desk desk;
   private final Label count = Parts.label("", "ink-label");
@@ -107,6 +113,7 @@ public final class SetUpView implements View {
     wayField.show(way);
     search.setId("search-settings");
     search.setPromptText("find a setting");
+    search.setAccessibleText("find a setting");
     search.setPrefColumnCount(9);
     search.textProperty().addListener((o, was, is) -> refresh());
     search.setOnAction(e -> journey.goToSought());
@@ -133,28 +140,22 @@ public final class SetUpView implements View {
   }
 
   private void build() {
-    HBox actions =
-        Parts.row(
+    FlowPane actions =
+        Parts.flow(
             8,
             Parts.primary("take-over", "Enter what follows", this::takeOver),
             wayField,
             startField,
-            Parts.spring(),
             search);
-    HBox told =
-        Parts.row(
-            8,
-            count,
-            Parts.spring(),
-            Parts.quiet("export-entry", "write the entry sheet", this::exportEntry));
-    count.setMinWidth(0);
+    FlowPane told =
+        Parts.flow(
+            8, count, Parts.quiet("export-entry", "write the entry sheet", this::exportEntry));
     VBox left = new VBox(8, actions, told, habits, Parts.scrolling(journey));
-    HBox.setHgrow(left, Priority.ALWAYS);
     side.setPadding(new Insets(0, 12, 0, 0));
     VBox right = Parts.sheet(8, tabs, Parts.scrolling(side));
-    right.setPrefWidth(386);
-    right.setMinWidth(386);
-    middle.getChildren().setAll(left, right);
+    Sides sides = new Sides(left, right, LEAST_LIST, LEAST_SIDE, SIDE);
+    HBox.setHgrow(sides, Priority.ALWAYS);
+    middle.getChildren().setAll(sides);
   }
 
   @Override
@@ -188,7 +189,8 @@ public final class SetUpView implements View {
             .formatted(
                 length(now.entry()), axis.driveSheet().settings().size(), begins(axis, reset)));
     compare(both, reset.isPresent());
-    desk.takeAim()
+    desk.navigation()
+        .takeAim()
         .map(place -> place.substring(place.lastIndexOf('/') + 1))
         .filter(code -> axis.driveSheet().setting(code).isPresent())
         .ifPresent(this::aimAt);
@@ -203,7 +205,13 @@ public final class SetUpView implements View {
   private void aimAt(String code) {
     chosen = code;
     shownSide = Side.WHY;
-    Platform.runLater(() -> journey.goTo(code));
+    Platform.runLater(
+        () -> {
+          // A scroll pane takes its content in only when it is styled; before that it has no focus.
+          page.applyCss();
+          page.layout();
+          journey.goTo(code);
+        });
   }
 
   private static List<Finding> here(AxisReview review) {
@@ -223,14 +231,14 @@ public final class SetUpView implements View {
 
   private String begins(AxisAssembly axis, Optional<EntrySheet> reset) {
     if (start == Start.FOUND && Truth.FOUND.of(axis).isEmpty()) {
-      return ", as new: nothing was read as found yet (Compare reads a list)";
+      return ", factory defaults: nothing was read as found yet (Compare reads a list)";
     }
     if (start == Start.RESET && reset.isEmpty()) {
-      return ": the drive is as new, or has no reset";
+      return ": the drive is at factory defaults, or has no reset";
     }
     return start == Start.NEW
-        ? ", in a drive as new"
-        : start == Start.FOUND ? ", in a drive as found" : "";
+        ? ", in a drive at factory defaults"
+        : start == Start.FOUND ? ", in the drive as found" : "";
   }
 
   private String length(EntrySheet entry) {
@@ -289,7 +297,7 @@ public final class SetUpView implements View {
       side.getChildren()
           .add(
               Parts.prose(
-                  "Choose a setting to see why it stands as it does and what it touches.",
+                  "Choose a setting to see why it has its value and what it affects.",
                   "ink-label"));
     } else {
       why.show(axis, now, setting, found);

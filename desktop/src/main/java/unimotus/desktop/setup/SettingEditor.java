@@ -15,7 +15,7 @@ import unimotus.workbench.Edits;
 
 /** The field a designed value is changed in. */
 final class SettingEditor {
-  static final double WIDTH = 122;
+  static final double WIDTH = 146;
 
   private final Desk desk;
 

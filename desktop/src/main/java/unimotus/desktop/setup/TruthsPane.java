@@ -14,6 +14,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Snapshot;
+import unimotus.core.quantity.Count;
 import unimotus.core.settings.CarriedSettings;
 import unimotus.core.settings.SettingComparison;
 import unimotus.core.sheet.SettingDefinition;
@@ -60,15 +61,15 @@ final class TruthsPane extends VBox {
     who = new NameField(desk, "read-by");
     getChildren()
         .addAll(
-            Parts.row(8, label("Left"), left),
-            Parts.row(8, label("Right"), right),
+            Parts.flow(8, label("Left"), left),
+            Parts.flow(8, label("Right"), right),
             rows,
             Parts.label("Read from the drive", "ink-strong"),
-            Parts.row(
+            Parts.flow(
                 8, kind, who, Parts.action("import-settings", "From a list", this::importList)),
-            Parts.row(
+            Parts.flow(
                 8,
-                Parts.quiet("keep-designed", "it stands as designed", this::keepDesigned),
+                Parts.quiet("keep-designed", "it is as designed", this::keepDesigned),
                 Parts.quiet("export-settings", "write a list", this::exportList)),
             problems);
   }
@@ -111,7 +112,7 @@ final class TruthsPane extends VBox {
       rows.getChildren()
           .add(
               Parts.prose(
-                  "Nothing was read '%s' yet. Read a list below, or say that it stands as designed."
+                  "Nothing was read '%s' yet. Read a list below, or record it as designed."
                       .formatted(none.label()),
                   "ink-label"));
       return;
@@ -159,7 +160,7 @@ final class TruthsPane extends VBox {
     return missing.isEmpty()
         ? Optional.empty()
         : Optional.of(
-            "Online is what registers carry: %d settings stand in none that can be read."
+            "Online is what registers carry: %d settings are in none that can be read."
                 .formatted(missing.size()));
   }
 
@@ -172,9 +173,9 @@ final class TruthsPane extends VBox {
             "%s%s  |  %s%s"
                 .formatted(
                     text(setting, row.left()),
-                    row.leftIsWorks() ? " (works)" : "",
+                    row.leftIsWorks() ? " (default)" : "",
                     text(setting, row.right()),
-                    row.rightIsWorks() ? " (works)" : ""),
+                    row.rightIsWorks() ? " (default)" : ""),
             row.kind() == SettingComparison.Kind.CHANGED ? "ink-sum" : "ink-label"));
   }
 
@@ -209,7 +210,7 @@ final class TruthsPane extends VBox {
 
   private void keep(AxisAssembly at, String source, Map<String, SettingValue> values) {
     if (who.name().isEmpty()) {
-      desk.refuse("say who read the drive");
+      desk.refuse("enter who read the drive");
       return;
     }
     String now = desk.clock().instant().truncatedTo(ChronoUnit.SECONDS).toString();
@@ -228,7 +229,7 @@ final class TruthsPane extends VBox {
     if (!found.isEmpty()) {
       problems
           .getChildren()
-          .add(Parts.label("%d lines to look at".formatted(found.size()), "ink-attention"));
+          .add(Parts.label(Count.of(found.size(), "line") + " to check", "ink-attention"));
     }
     found.stream()
         .limit(MOST_PROBLEMS)

@@ -60,7 +60,7 @@ final class WhyPane extends VBox {
             Parts.label("%s  %s".formatted(setting.code(), setting.name()), "ink-title"),
             Parts.label(SettingEditor.text(desk, setting, designed), "ink-big"),
             Parts.prose(
-                "takes %s; left the works with %s"
+                "range %s; factory default %s"
                     .formatted(
                         setting.rangeText(), SettingEditor.text(desk, setting, setting.initial())),
                 "ink-label"));
@@ -119,7 +119,7 @@ final class WhyPane extends VBox {
                   () ->
                       desk.apply(
                           Edits.setting(axis.drive().id(), setting.code(), derived.value()))),
-              Parts.label("or say why it is not", "ink-label"),
+              Parts.label("or give the reason why not", "ink-label"),
               new WordField(
                   "overrule-why",
                   "why it is not what follows",

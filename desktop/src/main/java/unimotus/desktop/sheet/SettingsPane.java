@@ -82,7 +82,7 @@ final class SettingsPane {
                 plain(s.maximum()),
                 6,
                 t -> number(s, plain(s.minimum()), t, plain(s.defaultValue()))),
-            Parts.label(s.unit().symbol() + ", from the works", "ink-caption"),
+            Parts.label(s.unit().symbol() + ", factory default", "ink-caption"),
             new WordField(
                 "setting-default-" + s.code(),
                 "default of " + s.code(),
@@ -94,7 +94,7 @@ final class SettingsPane {
   private void addChoice(HBox line, ChoiceSetting s) {
     ChoiceField<ChoiceSetting.Option> works =
         new ChoiceField<>(
-            "works value of " + s.code(),
+            "factory default of " + s.code(),
             s.options(),
             o -> o.value() + (o.shown().equals(o.value()) ? "" : " (" + o.shown() + ")"),
             o ->
@@ -117,7 +117,7 @@ final class SettingsPane {
         .ifPresent(works::show);
     line.getChildren()
         .addAll(
-            Parts.label("one of %d, from the works".formatted(s.options().size()), "ink-caption"),
+            Parts.label("one of %d, factory default".formatted(s.options().size()), "ink-caption"),
             works);
   }
 

@@ -79,7 +79,7 @@ public final class SheetView implements View {
           .setAll(
               Parts.prose(
                   "Choose the class that is nearest to your device and begin: its terminals, electrical models, switches and"
-                      + " settings are copied. Describe the device by class; names of makers do not belong here.",
+                      + " settings are copied. Describe the device by class; no manufacturer's names here.",
                   "ink-label"));
       return;
     }
@@ -120,7 +120,7 @@ public final class SheetView implements View {
       return;
     }
     draft = copy ? SheetDraft.from(start, desk.session().sheets()) : SheetDraft.of(start);
-    desk.say("%s begun; nothing is saved yet".formatted(start.name()));
+    desk.say("%s started; nothing is saved yet".formatted(start.name()));
     refresh();
   }
 

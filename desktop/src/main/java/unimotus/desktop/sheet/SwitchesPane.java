@@ -48,7 +48,7 @@ final class SwitchesPane {
             t -> putOptions(selector, t));
     ChoiceField<String> initial =
         new ChoiceField<>(
-            "works position",
+            "factory position",
             selector.options(),
             o -> o,
             o -> put(selector, selector.withInitial(o)));
@@ -89,7 +89,7 @@ final class SwitchesPane {
                 8,
                 Parts.label("positions", "ink-caption"),
                 options,
-                Parts.label("from the works", "ink-caption"),
+                Parts.label("factory default", "ink-caption"),
                 initial));
     lines.getStyleClass().add("setting-row");
     return lines;

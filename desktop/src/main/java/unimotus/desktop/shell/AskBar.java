@@ -13,13 +13,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import unimotus.desktop.kit.Parts;
 
-/** A question above the view, answered with a word; nothing else is blocked meanwhile. */
+/** A question below the view, answered with a word; nothing moves or is blocked meanwhile. */
 final class AskBar extends HBox {
   /** One answer and what it does. */
   record Answer(String id, String word, Runnable does) {}
 
   AskBar() {
     super(12);
+    setMaxHeight(USE_PREF_SIZE);
     getStyleClass().add("ask-bar");
     setAlignment(javafx.geometry.Pos.CENTER_LEFT);
     close();
@@ -74,7 +75,7 @@ final class AskBar extends HBox {
             Parts.label(question),
             field,
             Parts.action("answer-take", "Rename", taken),
-            Parts.action("answer-leave", "Leave", this::close));
+            Parts.action("answer-leave", "Cancel", this::close));
     setVisible(true);
     setManaged(true);
     field.requestFocus();

@@ -1,6 +1,5 @@
 package unimotus.desktop.shell;
 
-import java.util.List;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
@@ -9,6 +8,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.finding.Severity;
+import unimotus.core.quantity.Count;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
@@ -19,6 +19,9 @@ import unimotus.workbench.WorkStep;
 
 /** The axes of the line, how each stands, and the next thing to do for the one looked at. */
 final class AxisRail extends VBox {
+  private static final double WIDE = 196;
+  private static final double NARROW = 150;
+
   private final Desk desk;
   private final AxisActions actions;
   private final VBox items = new VBox();
@@ -28,8 +31,7 @@ final class AxisRail extends VBox {
     this.desk = desk;
     this.actions = actions;
     getStyleClass().add("rail");
-    setPrefWidth(196);
-    setMinWidth(196);
+    setNarrow(false);
     Button line = item("line", "The whole line", () -> desk.show(desk.axisId().get(), null));
     line.setId("line-overview");
     Region spring = new Region();
@@ -44,11 +46,18 @@ final class AxisRail extends VBox {
     setPadding(new Insets(10, 0, 0, 0));
   }
 
+  /** Gives room to the view where there is little. */
+  void setNarrow(boolean narrow) {
+    setPrefWidth(narrow ? NARROW : WIDE);
+    setMinWidth(narrow ? NARROW : WIDE);
+  }
+
   private static Button item(String id, String text, Runnable does) {
     Button button = new Button(text);
     button.setId("axis-" + id);
     button.getStyleClass().setAll("axis-item");
     button.setMaxWidth(Double.MAX_VALUE);
+    button.setWrapText(true);
     button.setOnAction(e -> does.run());
     return button;
   }
@@ -93,7 +102,7 @@ final class AxisRail extends VBox {
       return new Mark(Mark.Kind.OPEN, "incomplete");
     }
     if (review.count(Severity.ERROR) > 0) {
-      return new Mark(Mark.Kind.ATTENTION, "%d to mend".formatted(review.count(Severity.ERROR)));
+      return new Mark(Mark.Kind.ATTENTION, Count.of(review.count(Severity.ERROR), "error"));
     }
     Progress.State proof = progress.state(WorkStep.PROVE);
     return new Mark(
@@ -108,15 +117,16 @@ final class AxisRail extends VBox {
         .ifPresent(
             review -> {
               Progress progress = desk.progress(review);
-              List<WorkStep> here = List.of(progress.nextStep());
+              WorkStep there = progress.nextStep();
               next.getChildren()
-                  .setAll(
-                      Parts.label("Next", "ink-caption"),
-                      Parts.prose(progress.next()),
-                      Parts.quiet(
-                          "go-next-step",
-                          "at " + here.get(0).label(),
-                          () -> desk.step().set(here.get(0))));
+                  .setAll(Parts.label("Next", "ink-caption"), Parts.prose(progress.next()));
+              // A way to where one is already leads nowhere.
+              if (there != desk.step().get()) {
+                next.getChildren()
+                    .add(
+                        Parts.quiet(
+                            "go-next-step", "at " + there.label(), () -> desk.step().set(there)));
+              }
             });
   }
 }

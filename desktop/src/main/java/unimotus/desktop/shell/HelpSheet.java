@@ -24,11 +24,13 @@ final class HelpSheet extends StackPane {
     {"F2", "rename the axis; on the whole line, the line"},
     {"Alt+Shift+↓, ↑", "move the axis down or up the line"},
     {"Delete", "on an axis of the list: remove it; right click for more"},
-    {"Enter, Escape", "in a field: take the number, leave it"},
+    {"Enter, Escape", "in a field: accept the number, cancel"},
     {"Ctrl+Z, Ctrl+Y", "undo, redo; without limit while the window is open"},
     {"Ctrl+N, Ctrl+O", "new line, open"},
     {"Ctrl+S, Ctrl+Shift+S", "save, save as"},
+    {"Ctrl+P", "print the view"},
     {"Ctrl+D", "light and dark"},
+    {"Ctrl++, Ctrl+−, Ctrl+0", "everything larger, smaller, as at first"},
     {"Enter, Space", "at Wire: begin or end a wire; switch an output"},
     {"R, B", "at Wire: hold the red or the black probe here"},
     {"W, M, Delete", "at Wire: next wire here; move its end here; remove it"},
@@ -36,8 +38,8 @@ final class HelpSheet extends StackPane {
     {"Ctrl+Delete", "at Prove: remove the reading"},
     {"+, −, Home", "in a plot: closer, wider, all of it"},
     {"←, →, with Shift", "in a plot: first cursor, second cursor"},
-    {"Ctrl+↑, Ctrl+↓", "at Set up: move an entry of the rehearsal"},
-    {"F8", "stop the drive that is joined"},
+    {"Ctrl+↑, Ctrl+↓", "at Set up: move an entry of the trial entry"},
+    {"F8", "stop the connected drive"},
     {"Ctrl+K", "find anything by a few words"},
     {"F9", "calculators"},
     {"Ctrl+Q, Ctrl+W", "close the window"},
@@ -94,10 +96,10 @@ final class HelpSheet extends StackPane {
     return Parts.row(
         22,
         sign(Mark.Kind.DONE, "done, agrees"),
-        sign(Mark.Kind.PARTLY, "begun, to look at, or stale"),
+        sign(Mark.Kind.PARTLY, "in progress, warning, or stale"),
         sign(Mark.Kind.OPEN, "open, not measured"),
-        sign(Mark.Kind.ATTENTION, "to mend, differs"),
-        sign(Mark.Kind.NOTE, "to know"),
+        sign(Mark.Kind.ATTENTION, "error, differs"),
+        sign(Mark.Kind.NOTE, "note"),
         sign(Mark.Kind.LATER, "not in this version"));
   }
 
@@ -106,12 +108,12 @@ final class HelpSheet extends StackPane {
         5,
         Parts.prose(
             "Solid line: what happens. Dashed: what is meant or predicted. Dots: measured. At Wire a thick wire carries"
-                + " current, a middling one stands at a voltage, a thin one is dead. Squares: filled reads on, hollow off,"
+                + " current, a medium one carries a voltage, a thin one is dead. Squares: filled reads on, hollow off,"
                 + " half either way. On the thread a wave is an analog signal on wires, one step an output or a contact,"
                 + " square a message; a straight stroke is arithmetic or steel.",
             "ink-label"),
         Parts.prose(
-            "The detective takes each cause as the signal path with that fault in it and asks how likely the readings"
+            "The diagnosis takes each cause as the signal path with that fault in it and asks how likely the readings"
                 + " are then: by distance in tolerances, with one slip of the pen in fifty. A cause whose number"
                 + " had to be fitted pays for it. When 'not explained' leads, no known cause fits.",
             "ink-label"),

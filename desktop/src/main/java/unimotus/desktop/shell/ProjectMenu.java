@@ -40,6 +40,8 @@ final class ProjectMenu extends MenuButton {
 
     void saveAs();
 
+    void print();
+
     void find();
 
     void calculators();
@@ -65,6 +67,7 @@ final class ProjectMenu extends MenuButton {
             new SeparatorMenuItem(),
             does(item("save", "Save", "Shortcut+S"), files::save),
             does(item("save-as", "Save as…", "Shortcut+Shift+S"), files::saveAs),
+            does(item("print", "Print the view…", "Shortcut+P"), files::print),
             new SeparatorMenuItem(),
             undo,
             redo,

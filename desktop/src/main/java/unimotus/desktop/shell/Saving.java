@@ -41,13 +41,13 @@ final class Saving {
   /** Asks whether to take up work that an earlier session left unsaved on the file that is open. */
   void offerUnsaved(Unsaved unsaved, Runnable letGo) {
     ask.ask(
-        "An earlier session left unsaved work on %s, kept %s."
+        "An earlier session left unsaved work on %s, saved %s."
             .formatted(
                 desk.session().file().map(f -> f.getFileName().toString()).orElse("no file yet"),
                 desk.time(unsaved.at().toString())),
         new AskBar.Answer(
             "take-up",
-            "Take it up",
+            "Restore it",
             () -> {
               desk.session().takeUp(unsaved.project());
               letGo.run();

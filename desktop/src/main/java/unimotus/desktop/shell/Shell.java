@@ -33,6 +33,9 @@ import unimotus.workbench.WorkStep;
  */
 public final class Shell extends StackPane {
 
+  /** Below this width the list of axes gives up some of its room. */
+  private static final double NARROW_WINDOW = 1100;
+
   private final Desk desk;
   private final Views views;
   private final ProjectMenu menu;
@@ -44,7 +47,9 @@ public final class Shell extends StackPane {
   private final Saving saving;
   private final AxisActions actions;
   private final BorderPane frame = new BorderPane();
-  private final VBox middle = new VBox(ask);
+  private final StackPane content = new StackPane(frame);
+  private final Zoomed zoomed;
+  private final VBox middle = new VBox();
   private final UnprovedBand unproved;
   private final ArmedBand armed;
   private final HBox messageLine = new HBox();
@@ -59,7 +64,7 @@ public final class Shell extends StackPane {
     this.actions = new AxisActions(desk, ask);
     this.views = new Views(desk);
     this.menu = new ProjectMenu(desk, new MenuActions());
-    this.overlays = new Overlays(desk, this, menu::commands);
+    this.overlays = new Overlays(desk, content, menu::commands);
     this.steps = new WorkOrderRail(desk);
     this.axes = new AxisRail(desk, actions);
     FileDrop.on(this, new MenuActions()::open);
@@ -75,10 +80,17 @@ public final class Shell extends StackPane {
     frame.setTop(header);
     frame.setLeft(axes);
     frame.setCenter(middle);
-    getChildren().add(frame);
+    this.zoomed = new Zoomed(desk, content);
+    // A question lies over the message line, and moves nothing.
+    content.getChildren().add(ask);
+    StackPane.setAlignment(ask, Pos.BOTTOM_CENTER);
+    getChildren().add(zoomed);
     unproved = new UnprovedBand(desk);
     armed = new ArmedBand(desk);
     frame.setBottom(new VBox(armed, messageLine));
+    content
+        .widthProperty()
+        .addListener((o, was, is) -> axes.setNarrow(is.doubleValue() < NARROW_WINDOW));
     desk.onRefresh(this::refresh);
     desk.message().addListener((o, was, is) -> showMessage(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
@@ -101,6 +113,7 @@ public final class Shell extends StackPane {
     steps.refresh();
     axes.refresh();
     unproved.refresh();
+    zoomed.refresh();
     // The shell is the root of its scene, where the colour tokens are defined.
     getStyleClass().remove("dark");
     if (desk.preferences().get().dark()) {
@@ -135,7 +148,7 @@ public final class Shell extends StackPane {
       shown = next;
       Node node = next.node();
       VBox.setVgrow(node, javafx.scene.layout.Priority.ALWAYS);
-      middle.getChildren().setAll(ask, unproved, node);
+      middle.getChildren().setAll(unproved, node);
     }
     next.refresh();
   }
@@ -155,7 +168,7 @@ public final class Shell extends StackPane {
         || (e.getCode() == KeyCode.ESCAPE && overlays.isHelping())) {
       overlays.toggleHelp();
       e.consume();
-    } else if (e.getCode() == KeyCode.F8 && armed.stop()) {
+    } else if (zoomed.take(e) || (e.getCode() == KeyCode.F8 && armed.stop())) {
       e.consume();
     } else if (e.isAltDown() && e.getCode().isDigitKey()) {
       goTo(e.getCode().ordinal() - KeyCode.DIGIT0.ordinal());
@@ -201,8 +214,8 @@ public final class Shell extends StackPane {
       desk.session().undo();
     }
     desk.say(
-        name.map(n -> (forward ? "done again: " : "taken back: ") + n)
-            .orElse(forward ? "nothing to do again" : "nothing to take back"));
+        name.map(n -> (forward ? "redone: " : "undone: ") + n)
+            .orElse(forward ? "nothing to redo" : "nothing to undo"));
   }
 
   private void goTo(int number) {
@@ -255,6 +268,13 @@ public final class Shell extends StackPane {
     @Override
     public void saveAs() {
       saving.saveAs();
+    }
+
+    @Override
+    public void print() {
+      if (shown != null) {
+        new Printing(desk).print(shown.node());
+      }
     }
 
     @Override

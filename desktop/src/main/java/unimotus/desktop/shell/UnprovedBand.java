@@ -35,11 +35,13 @@ final class UnprovedBand extends HBox {
   void refresh() {
     WorkStep step = desk.step().get();
     AxisReview review = desk.review().orElse(null);
-    boolean stands =
+    boolean concerned =
         step != null
             && step.compareTo(WorkStep.MAKE_SAFE) > 0
             && !desk.startingAxis().get()
-            && !desk.editingSheets().get()
+            && !desk.editingSheets().get();
+    boolean stands =
+        concerned
             && review != null
             && review.assembly() != null
             && !desk.progress(review).stopProved();
@@ -49,10 +51,11 @@ final class UnprovedBand extends HBox {
             : Optional.empty();
     words.setText(
         worst
-            .map(w -> "A stop of this axis %s: mend it before anything moves.".formatted(w.label()))
+            .map(w -> "A stop of this axis %s: fix it before anything moves.".formatted(w.label()))
             .orElse("Stop not proved: prove it before motion."));
     pseudoClassStateChanged(FAILS, worst.isPresent());
     setVisible(stands);
-    setManaged(stands);
+    // Its place is kept: what is below must not move while a reading is typed.
+    setManaged(concerned);
   }
 }

@@ -24,8 +24,8 @@ public final class States {
   public static String word(Progress.State state) {
     return switch (state) {
       case OPEN -> "open";
-      case PARTLY -> "to look at";
-      case ATTENTION -> "to mend";
+      case PARTLY -> "warning";
+      case ATTENTION -> "error";
       case DONE -> "done";
       case LATER -> "not in this version";
     };

@@ -55,7 +55,7 @@ final class ApproachFields {
 
   private String unnoticed(StopFunction stop, StopTimes times) {
     if (stop.trigger() != StopTrigger.GUARD_LOCK) {
-      return "A hand demands this stop from anywhere: there is no distance to reckon.";
+      return "This stop is operated by hand: there is no safety distance to calculate.";
     }
     double longest = times.longestSeconds();
     return "A guard that stays locked until standstill needs no distance; its lock must not open before %s."

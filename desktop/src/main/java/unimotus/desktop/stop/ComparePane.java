@@ -33,7 +33,7 @@ final class ComparePane extends VBox {
     getChildren()
         .setAll(
             Parts.prose(
-                "Every design is built on a copy of the line and broken with the same faults. Fewer is better; the second faults count only where a first one hides.",
+                "Every design is built on a copy of the line and the same faults are injected. Fewer is better; the second faults count only where a first one hides.",
                 "ink-label"),
             grid);
   }
@@ -41,7 +41,7 @@ final class ComparePane extends VBox {
   private static void addRow(GridPane grid, int row, StopDesigns.Design design) {
     Node name =
         Parts.prose(
-            design.built() ? design.name() + " – as built" : design.name(),
+            design.built() ? design.name() + " – as designed" : design.name(),
             design.built() ? "ink-strong" : "ink-label");
     grid.add(name, 0, row);
     FaultRun run = design.run();

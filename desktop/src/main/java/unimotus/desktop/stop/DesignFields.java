@@ -108,9 +108,10 @@ final class DesignFields extends FlowPane {
     }
     check(
         "stop-vertical",
-        "load hangs",
+        "suspended load",
         stop.verticalLoad(),
-        on -> desk.apply(StopEdits.change(stop.withLoad(on, stop.holdingBrake()), "hanging load")));
+        on ->
+            desk.apply(StopEdits.change(stop.withLoad(on, stop.holdingBrake()), "suspended load")));
     if (stop.verticalLoad()) {
       check(
           "stop-brake",

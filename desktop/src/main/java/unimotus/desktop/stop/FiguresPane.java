@@ -37,7 +37,7 @@ final class FiguresPane extends VBox {
     getChildren()
         .setAll(
             Parts.prose(
-                "Advises, does not certify. The risk assessment, makers' data and licensed practice decide.",
+                "Advises, does not certify. The risk assessment, manufacturers' data and licensed practice decide.",
                 "ink-caption"),
             level(figures));
     figures.parts().forEach(p -> getChildren().add(part(p)));

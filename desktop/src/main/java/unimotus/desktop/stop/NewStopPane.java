@@ -1,5 +1,7 @@
 package unimotus.desktop.stop;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Locale;
 import java.util.function.DoubleConsumer;
 import javafx.scene.Node;
@@ -9,14 +11,18 @@ import javafx.scene.layout.VBox;
 import unimotus.core.link.StopRequest;
 import unimotus.core.link.StopRequest.RelayClass;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.Project;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.SheetCatalogue;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
 import unimotus.workbench.StopEdits;
+import unimotus.workbench.StopOffers;
 
 /** Where an axis has no stop yet: what is wanted, in a sentence, and one button. */
 final class NewStopPane extends VBox {
@@ -35,6 +41,9 @@ final class NewStopPane extends VBox {
   private final Desk desk;
   private final Runnable made;
   private final Button back;
+  private final ChoiceField<StopLogic> logics;
+  private final ChoiceField<StopEffect> effects;
+  private final Label leftOut = Parts.prose("", "ink-caption");
   private final Node relayRow;
   private final Node cutRow;
   private final Node rampRow;
@@ -52,6 +61,12 @@ final class NewStopPane extends VBox {
     this.desk = desk;
     this.made = made;
     this.back = Parts.quiet("new-stop-back", "back to the stop there is", leave);
+    logics =
+        DesignFields.choice(
+            "new-logic", StopLogic.values(), StopLogic::label, logic, this::through);
+    effects =
+        DesignFields.choice(
+            "new-effect", StopEffect.values(), StopEffect::label, effect, this::onto);
     relayRow =
         row(
             "class of the safety relay",
@@ -70,7 +85,7 @@ final class NewStopPane extends VBox {
         .addAll(
             Parts.label("What stops this axis?", "ink-title"),
             Parts.prose(
-                "Say what demands the stop, through what it goes and what takes the motion away. The program places the parts, draws every wire, sets selectors, jumper and times; all of it can be changed afterwards.",
+                "Choose what triggers the stop, what evaluates it and what removes the motion. The program places the parts, draws every wire, sets selectors, jumper and times; all of it can be changed afterwards.",
                 "ink-label"),
             row(
                 "Triggered by",
@@ -79,21 +94,50 @@ final class NewStopPane extends VBox {
                     StopTrigger.values(),
                     StopTrigger::label,
                     trigger,
-                    t -> trigger = t)),
-            row(
-                "through",
-                DesignFields.choice(
-                    "new-logic", StopLogic.values(), StopLogic::label, logic, this::through)),
+                    t -> {
+                      trigger = t;
+                      refresh();
+                    })),
+            row("through", logics),
             relayRow,
-            row(
-                "onto",
-                DesignFields.choice(
-                    "new-effect", StopEffect.values(), StopEffect::label, effect, this::onto)),
+            row("onto", effects),
             cutRow,
             rampRow,
             delayRow,
+            leftOut,
             Parts.row(8, Parts.primary("build-stop", "Build this stop", this::build), back));
+    leftOut.setId("stops-left-out");
     offerWayBack(false);
+    offer();
+  }
+
+  /** Offers what can be built on the axis that is looked at, and says why the rest cannot. */
+  void refresh() {
+    Project project = desk.session().project();
+    SheetCatalogue sheets = desk.session().sheets();
+    desk.axis()
+        .ifPresent(
+            axis -> {
+              StopRequest wanted = wanted(axis);
+              logics.offer(StopOffers.logics(project, sheets, wanted));
+              show(StopOffers.of(project, sheets, wanted));
+            });
+  }
+
+  private void show(StopOffers offers) {
+    effects.offer(offers.effects());
+    if (!offers.effects().isEmpty() && !offers.effects().contains(effect)) {
+      effect = offers.effects().get(0);
+    }
+    effects.show(offers.effects().contains(effect) ? effect : null);
+    List<String> words = new ArrayList<>();
+    for (StopEffect each : StopEffect.values()) {
+      String why = offers.leftOut().get(each);
+      if (why != null) {
+        words.add("%s: %s".formatted(each.label(), why));
+      }
+    }
+    leftOut.setText(words.isEmpty() ? "" : "Left out – " + String.join("; ", words));
     offer();
   }
 
@@ -103,7 +147,7 @@ final class NewStopPane extends VBox {
 
   private void through(StopLogic next) {
     logic = next;
-    offer();
+    refresh();
   }
 
   private void onto(StopEffect next) {
@@ -145,14 +189,16 @@ final class NewStopPane extends VBox {
     if (axis == null) {
       return;
     }
-    String name = "%s %s".formatted(axis.name(), trigger.label().toLowerCase(Locale.ROOT));
-    StopRequest wanted =
-        StopRequest.of(axis.id(), name, trigger, logic, effect)
-            .withTimes(delay, ramp)
-            .withRelay(relay)
-            .withContactorsBehind(cut == Cut.MOTOR);
-    if (desk.apply(StopEdits.build(desk.session().sheets(), wanted))) {
+    if (desk.apply(StopEdits.build(desk.session().sheets(), wanted(axis)))) {
       made.run();
     }
+  }
+
+  private StopRequest wanted(Axis axis) {
+    String name = "%s %s".formatted(axis.name(), trigger.label().toLowerCase(Locale.ROOT));
+    return StopRequest.of(axis.id(), name, trigger, logic, effect)
+        .withTimes(delay, ramp)
+        .withRelay(relay)
+        .withContactorsBehind(cut == Cut.MOTOR);
   }
 }

@@ -84,7 +84,7 @@ final class RecordPane extends VBox {
     VBox list = Parts.column(2);
     for (String stop : evidence.proof().barred()) {
       list.getChildren()
-          .add(Parts.prose(stop + ". It cannot be proved before it is mended.", "ink-attention"));
+          .add(Parts.prose(stop + ". It cannot be proved before it is fixed.", "ink-attention"));
     }
     return list;
   }
@@ -121,7 +121,7 @@ final class RecordPane extends VBox {
 
   private void removed(SafetyNote note) {
     if (who.name().isEmpty()) {
-      desk.refuse("say who removed the bypass");
+      desk.refuse("enter who removed the bypass");
       return;
     }
     desk.apply(StopEdits.removeBypass(note, who.name(), now()));

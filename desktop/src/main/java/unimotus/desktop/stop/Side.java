@@ -2,7 +2,7 @@ package unimotus.desktop.stop;
 
 /** What stands beside the chain of a stop. */
 enum Side {
-  FAULTS("Broken on purpose"),
+  FAULTS("Fault injection"),
   DESIGNS("Designs"),
   FIGURES("Figures"),
   RECORD("Proof");

@@ -32,7 +32,7 @@ final class StopSentence {
 
   private String stands(StopTimeline t) {
     return t.comesToRest()
-        ? "stands after %s and %s turns of the motor"
+        ? "standstill after %s and %s turns of the motor"
             .formatted(
                 text(t.standstillSeconds(), MeasureUnit.SECOND_UNIT),
                 desk.units().format().number(Math.round(10 * t.turns()) / 10.0))
@@ -74,7 +74,7 @@ final class StopSentence {
                 " Only the time is watched: should the drive fail to ramp, %s."
                     .formatted(
                         f.comesToRest()
-                            ? "it stands after "
+                            ? "standstill after "
                                 + text(f.standstillSeconds(), MeasureUnit.SECOND_UNIT)
                             : "it does not come to rest"))
         .orElse("");

@@ -91,7 +91,8 @@ public final class StopView implements View {
             r -> {
               Broken known = broken;
               if (known != null) {
-                desk.openCircuit(known.run().demandedWith(r), FaultRun.wiringFaults(r));
+                desk.navigation()
+                    .openCircuit(known.run().demandedWith(r), FaultRun.wiringFaults(r));
               }
             });
     work.progress().setId("fault-progress");
@@ -146,6 +147,9 @@ public final class StopView implements View {
     newStop.offerWayBack(making);
     page.getChildren()
         .set(1, axis == null ? nothing(review) : hasStop && !making ? middle : newStop);
+    if (axis != null && (!hasStop || making)) {
+      newStop.refresh();
+    }
     if (review == null || axis == null || !hasStop || making) {
       return;
     }
@@ -238,7 +242,7 @@ public final class StopView implements View {
       return proof;
     }
     return Parts.prose(
-        "No stop category, time, level or proof can be told of this stop before it stops: see what is named on the left, mend it at Wire or at the device, and look again.",
+        "No stop category, time, level or proof is given before this stop works: see the findings on the left and fix them at Wire or at the device.",
         "ink-label");
   }
 
@@ -269,11 +273,11 @@ public final class StopView implements View {
     if (run == null) {
       return List.of(
           Parts.prose(
-              "Every element is broken in every way that applies, then a second fault is put on each first one that showed nowhere.",
+              "Each element is given every fault that applies, then a second fault is added to each first one that was not detected.",
               "ink-label"),
           Parts.row(
               8,
-              Parts.primary("run-faults", "Break it on purpose", () -> runFaults(shown, circuit)),
+              Parts.primary("run-faults", "Fault injection", () -> runFaults(shown, circuit)),
               work.progress(),
               work.cancel()));
     }

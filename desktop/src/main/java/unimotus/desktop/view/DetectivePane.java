@@ -48,7 +48,7 @@ final class DetectivePane extends VBox {
     shown = evidence;
     AxisProof proof = evidence.proof();
     chains.show(evidence.path(), evidence.beside());
-    getChildren().addAll(Parts.label("The detective", "ink-strong"), chains);
+    getChildren().addAll(Parts.label("Diagnosis", "ink-strong"), chains);
     Diagnosis diagnosis = chains.chain().map(evidence::diagnosis).orElseGet(evidence::diagnosis);
     if (diagnosis.suspicions().isEmpty()) {
       getChildren()

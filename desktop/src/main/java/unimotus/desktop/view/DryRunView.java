@@ -61,6 +61,7 @@ final class DryRunView implements View {
     this.desk = desk;
     this.plots = new RunPlots(desk);
     own.setId("own-scenario");
+    own.setAccessibleText("own events");
     own.setOnAction(e -> runOwn());
     HBox.setHgrow(own, Priority.ALWAYS);
     VBox.setVgrow(plots, Priority.ALWAYS);
@@ -100,10 +101,12 @@ final class DryRunView implements View {
     AxisAssembly axis = review == null ? null : review.assembly();
     SignalPath main = review == null ? null : review.path();
     plots.refresh();
-    boolean runs = axis != null && main != null;
+    String whyNot =
+        main == null ? review == null ? "" : review.whyNoPath() : DryRuns.whyNot(main).orElse(null);
+    boolean runs = axis != null && whyNot == null;
     List.of(ways, chains, own, plots).forEach(n -> n.setVisible(runs));
-    if (review == null || axis == null || main == null) {
-      summary.setText(review == null ? "" : review.whyNoPath());
+    if (review == null || axis == null || main == null || whyNot != null) {
+      summary.setText(whyNot);
       choices.getChildren().clear();
       notes.setText("");
       shownAxis = null;
@@ -127,7 +130,7 @@ final class DryRunView implements View {
     ways.getChildren().add(way("run-wires", "through the wires", true));
     own.setPromptText(
         throughWires
-            ? "0 number 12.5; 1 on %s:DO0; 20 open w3; 30 mend; 40 end"
+            ? "0 number 12.5; 1 on %s:DO0; 20 open w3; 30 repair; 40 end"
                 .formatted(axis.controller().id())
             : "0 permit; 0 reference 12.5; 1 forward; 20 stop; 40 end");
     events.setVisible(throughWires);

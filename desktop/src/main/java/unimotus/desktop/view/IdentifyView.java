@@ -30,6 +30,7 @@ import unimotus.desktop.identify.MachineCard;
 import unimotus.desktop.identify.MotorCard;
 import unimotus.desktop.identify.PlateLineCard;
 import unimotus.desktop.identify.PresetsCard;
+import unimotus.desktop.kit.CardRows;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.setup.ReadyPane;
@@ -45,6 +46,9 @@ final class IdentifyView implements View {
 
   /** Room for "potentiometer" and the arrow. */
   private static final double LONGEST_WORD = 138;
+
+  private static final double LEAST_CARD = 244;
+  private static final double LEAST_HALF = 440;
 
   private final Desk desk;
   private final VBox page = new VBox(14);
@@ -80,21 +84,21 @@ final class IdentifyView implements View {
       desk.session().project().motors().stream()
           .filter(m -> m.id().equals(review.axis().motor()))
           .forEach(m -> cards.getChildren().add(MotorCard.of(desk, m)));
-      cards.getChildren().add(MachineCard.of(desk, review.axis()));
+      cards.getChildren().add(MachineCard.of(desk, review));
       cards.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
       page.getChildren().addAll(cards, Parts.sheet(8, findings));
       return;
     }
-    HBox cards =
-        new HBox(
-            12,
-            controller(assembly),
-            drive(assembly),
-            MotorCard.of(desk, assembly.motor()),
-            MachineCard.of(desk, review.axis()));
-    cards.getChildren().forEach(c -> HBox.setHgrow(c, Priority.ALWAYS));
-    cards.getChildren().forEach(c -> ((VBox) c).setPrefWidth(250));
-    page.getChildren().add(cards);
+    page.getChildren()
+        .add(
+            new CardRows(
+                LEAST_CARD,
+                12,
+                List.of(
+                    controller(assembly),
+                    drive(assembly),
+                    MotorCard.of(desk, assembly.motor()),
+                    MachineCard.of(desk, review))));
     List<Finding> here =
         review.findings().stream().filter(f -> WorkStep.of(f.rule()) == WorkStep.IDENTIFY).toList();
     FindingList findings = new FindingList(desk);
@@ -102,7 +106,7 @@ final class IdentifyView implements View {
     page.getChildren().add(below(assembly, Parts.sheet(8, findings)));
   }
 
-  private HBox below(AxisAssembly assembly, VBox findings) {
+  private CardRows below(AxisAssembly assembly, VBox findings) {
     if (plateLine == null) {
       plateLine = new PlateLineCard(desk, assembly.motor());
     }
@@ -117,11 +121,7 @@ final class IdentifyView implements View {
               ready.show(e);
               right.getChildren().add(Parts.sheet(8, ready));
             });
-    HBox.setHgrow(left, Priority.ALWAYS);
-    left.setPrefWidth(600);
-    right.setPrefWidth(430);
-    right.setMinWidth(380);
-    return new HBox(12, left, right);
+    return new CardRows(LEAST_HALF, 12, List.of(left, right));
   }
 
   /** What an unfinished axis still lacks, chosen by class. */

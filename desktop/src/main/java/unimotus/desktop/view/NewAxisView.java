@@ -98,7 +98,7 @@ final class NewAxisView implements View {
     grid.setHgap(14);
     grid.setVgap(11);
     int row = 0;
-    addRow(grid, row++, Parts.label("Name", "ink-label"), name, "what people on the floor call it");
+    addRow(grid, row++, Parts.label("Name", "ink-label"), name, "name used on site");
     addRow(
         grid,
         row++,
@@ -110,7 +110,7 @@ final class NewAxisView implements View {
         row++,
         Parts.label("Speed signal", "ink-label"),
         range,
-        "a current stands distance better than a voltage");
+        "a current is better over distance than a voltage");
     addRow(
         grid,
         row++,
@@ -138,13 +138,13 @@ final class NewAxisView implements View {
             16,
             Parts.label("A new axis", "ink-title"),
             Parts.prose(
-                "Say what is there; the rest is filled in and can be changed at every station.",
+                "Enter what is there; the rest is filled in and can be changed at every station.",
                 "ink-label"),
             grid,
             Parts.row(
                 10,
                 Parts.primary("axis-add", "Add the axis", this::add),
-                Parts.action("axis-cancel", "Leave it", () -> desk.startingAxis().set(false))));
+                Parts.action("axis-cancel", "Cancel", () -> desk.startingAxis().set(false))));
     sheet.setMaxWidth(760);
     VBox page = new VBox(sheet);
     page.setPadding(new Insets(16));
@@ -161,6 +161,7 @@ final class NewAxisView implements View {
   private static void addRow(
       GridPane grid, int row, Label label, javafx.scene.control.Control field, String hint) {
     label.setLabelFor(field);
+    field.setAccessibleText(label.getText());
     field.setPrefWidth(260);
     grid.addRow(row, label, field, Parts.label(hint, "ink-caption"));
   }

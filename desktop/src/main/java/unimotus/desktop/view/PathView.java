@@ -8,7 +8,6 @@ import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.ScrollPane;
-import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.Reading;
@@ -23,6 +22,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.Series;
+import unimotus.desktop.kit.Sides;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Evidence;
@@ -32,6 +32,10 @@ import unimotus.workbench.Evidence;
  */
 final class PathView implements View {
   private static final int CURVE_POINTS = 401;
+
+  private static final double LEAST_PLOT = 480;
+  private static final double LEAST_SIDE = 250;
+  private static final double SIDE = 310;
 
   private final Desk desk;
   private final ThreadPane thread;
@@ -62,12 +66,9 @@ final class PathView implements View {
     VBox.setVgrow(plotHolder, Priority.ALWAYS);
     sumSheet.setPrefHeight(190);
     sumSheet.setMinHeight(130);
-    HBox.setHgrow(left, Priority.ALWAYS);
     VBox right =
         Parts.sheet(10, Parts.label("What the path says", "ink-strong"), Parts.scrolling(findings));
-    right.setPrefWidth(310);
-    right.setMinWidth(310);
-    HBox lower = new HBox(14, left, right);
+    Sides lower = new Sides(left, right, LEAST_PLOT, LEAST_SIDE, SIDE);
     VBox.setVgrow(lower, Priority.ALWAYS);
     VBox threadSheet = Parts.sheet(4, chains, thread);
     threadSheet.setPadding(new Insets(6, 8, 6, 8));
@@ -171,10 +172,10 @@ final class PathView implements View {
   }
 
   private void showCurve(SignalPath path, PathState state) {
-    MeasureUnit unit = path.mechanics().unit();
+    MeasureUnit unit = path.scale().numberUnit();
     MeasureUnit shown = desk.units().shown(unit);
-    double low = Math.min(path.scale().inverse(path.scale().low()), path.scale().speedAtFull());
-    double high = Math.max(path.scale().inverse(path.scale().low()), path.scale().speedAtFull());
+    double low = path.scale().least();
+    double high = path.scale().most();
     double[] x = new double[CURVE_POINTS];
     double[] y = new double[CURVE_POINTS];
     double top = Math.max(Math.abs(low), Math.abs(high));
@@ -184,13 +185,7 @@ final class PathView implements View {
       y[i] = unit.convert(path.value(Station.MACHINE, at), shown);
       top = Math.max(top, Math.abs(path.value(Station.MACHINE, at)));
     }
-    Plot plot =
-        new Plot(
-            path.link().isProgrammed()
-                ? "Machine speed over the program's number"
-                : "Machine speed over the speed that is wanted",
-            shown.symbol(),
-            shown.symbol());
+    Plot plot = new Plot(curve(path), shown.symbol(), shown.symbol());
     plot.setId("path-curve");
     plot.setFormat(desk.units().format());
     double end = unit.convert(top, shown) * 1.06;
@@ -219,6 +214,14 @@ final class PathView implements View {
         });
     VBox.setVgrow(plot, Priority.ALWAYS);
     plotHolder.getChildren().setAll(plot);
+  }
+
+  private static String curve(SignalPath path) {
+    String over = path.link().isProgrammed() ? "the program's number" : "the speed that is wanted";
+    return switch (path.commands()) {
+      case SPEED, POSITION -> "Machine %s over %s".formatted(path.commands().word(), over);
+      case PROCESS_VALUE -> "Process value over " + over;
+    };
   }
 
   private List<Plot.Point> measured(MeasureUnit shown, MeasureUnit unit) {

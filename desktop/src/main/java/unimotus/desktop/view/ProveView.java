@@ -1,11 +1,17 @@
 package unimotus.desktop.view;
 
+import java.io.IOException;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
@@ -14,16 +20,25 @@ import unimotus.core.machine.Reading;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Verdict;
+import unimotus.core.quantity.Count;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.desktop.station.NameField;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
+import unimotus.workbench.ProveWalk;
+import unimotus.workbench.ReadingLists;
 
 /** Prediction beside measurement, line by line, and the detective where they part. */
 final class ProveView implements View {
+  private static final double LEAST_LIST = 570;
+  private static final double LEAST_SIDE = 220;
+  private static final double SIDE = 306;
+
   private final Desk desk;
   private final Label title = Parts.label("", "ink-title");
   private final Label state = Parts.label("", "ink-label");
@@ -34,6 +49,7 @@ final class ProveView implements View {
   private final DetectivePane detective;
   private final Node node;
   private final List<VerdictRow> shown = new ArrayList<>();
+  private ProveWalk walk = ProveWalk.PROVING;
   private List<Prediction> shownPredictions = List.of();
   private String shownAxis = "";
 
@@ -45,10 +61,24 @@ final class ProveView implements View {
     hindered.setWrapText(true);
     hindered.setManaged(false);
     instrument.setId("instrument");
+    instrument.setAccessibleText("instrument");
     instrument.setPromptText("instrument, else as listed");
     instrument.setPrefColumnCount(15);
     title.setMinWidth(Region.USE_PREF_SIZE);
-    HBox head = Parts.row(10, title, Parts.spring(), by, instrument);
+    ChoiceField<ProveWalk> walks =
+        new ChoiceField<>(
+            "order of the rows", List.of(ProveWalk.values()), ProveWalk::label, this::walk);
+    walks.setId("prove-walk");
+    walks.show(walk);
+    FlowPane head =
+        Parts.flow(
+            10,
+            title,
+            by,
+            instrument,
+            walks,
+            Parts.quiet("write-readings", "write the list", this::writeList),
+            Parts.quiet("read-readings", "read a list", this::readList));
     VBox left =
         new VBox(
             10,
@@ -58,14 +88,17 @@ final class ProveView implements View {
             state,
             hindered,
             Parts.scrolling(rows));
-    HBox.setHgrow(left, Priority.ALWAYS);
     VBox right = Parts.sheet(8, Parts.scrolling(detective));
     VBox.setVgrow(right.getChildren().get(0), Priority.ALWAYS);
-    right.setPrefWidth(306);
-    right.setMinWidth(306);
-    HBox page = new HBox(14, left, right);
+    Sides page = new Sides(left, right, LEAST_LIST, LEAST_SIDE, SIDE);
     page.setPadding(new Insets(12, 16, 12, 16));
     node = page;
+  }
+
+  private void walk(ProveWalk next) {
+    walk = next;
+    shownAxis = "";
+    refresh();
   }
 
   @Override
@@ -88,9 +121,7 @@ final class ProveView implements View {
     state.setText(summary(evidence.proof()));
     List<String> untold = evidence.proof().unpredicted();
     hindered.setText(
-        untold.isEmpty()
-            ? ""
-            : "Nothing is told of the motion: %s".formatted(String.join("; ", untold)));
+        untold.isEmpty() ? "" : "Motion is not predicted: %s".formatted(String.join("; ", untold)));
     hindered.setManaged(!untold.isEmpty());
     if (!evidence.axis().axis().id().equals(shownAxis)
         || !keys(evidence.predictions()).equals(keys(shownPredictions))) {
@@ -98,10 +129,9 @@ final class ProveView implements View {
       build(evidence);
     }
     shownPredictions = evidence.predictions();
-    List<Verdict> verdicts = evidence.proof().verdicts();
-    for (int i = 0; i < shown.size(); i++) {
-      shown.get(i).show(verdicts.get(i));
-    }
+    Map<String, Verdict> verdicts = new HashMap<>();
+    evidence.proof().verdicts().forEach(v -> verdicts.put(v.prediction().key(), v));
+    shown.forEach(row -> row.show(Objects.requireNonNull(verdicts.get(row.key()))));
     detective.show(evidence);
   }
 
@@ -127,22 +157,69 @@ final class ProveView implements View {
   private void build(Evidence evidence) {
     rows.getChildren().clear();
     shown.clear();
-    String group = "";
-    for (Verdict verdict : evidence.proof().verdicts()) {
-      Prediction prediction = verdict.prediction();
-      if (!prediction.group().equals(group)) {
-        group = prediction.group();
-        Label heading = Parts.label(group, "ink-strong");
-        heading.setMinWidth(Region.USE_PREF_SIZE);
-        heading.setPadding(new Insets(9, 0, 1, 8));
-        Label how = Parts.label(prediction.how(), "ink-caption");
-        HBox line = Parts.row(12, heading, how);
-        HBox.setMargin(how, new Insets(9, 0, 1, 0));
-        rows.getChildren().add(line);
+    for (ProveWalk.Stop stop : walk.stops(evidence.proof().verdicts())) {
+      Label heading = Parts.label(stop.title(), "ink-strong");
+      heading.setMinWidth(Region.USE_PREF_SIZE);
+      heading.setPadding(new Insets(9, 0, 1, 8));
+      Label words = Parts.prose(stop.words(), "ink-caption");
+      HBox line = Parts.row(12, heading, words);
+      HBox.setHgrow(words, Priority.ALWAYS);
+      HBox.setMargin(words, new Insets(9, 0, 1, 0));
+      rows.getChildren().add(line);
+      for (Verdict verdict : stop.verdicts()) {
+        VerdictRow row =
+            new VerdictRow(
+                desk, verdict.prediction(), walk == ProveWalk.PLACES, this::record, this::forget);
+        shown.add(row);
+        rows.getChildren().add(row);
       }
-      VerdictRow row = new VerdictRow(desk, prediction, this::record, this::forget);
-      shown.add(row);
-      rows.getChildren().add(row);
+    }
+  }
+
+  private void writeList() {
+    desk.evidence()
+        .ifPresent(
+            evidence ->
+                desk.dialogs()
+                    .export(evidence.axis().axis().id() + "-readings.csv")
+                    .ifPresent(file -> writeList(evidence, file)));
+  }
+
+  private void writeList(Evidence evidence, Path file) {
+    try {
+      List<Verdict> inOrder =
+          walk.stops(evidence.proof().verdicts()).stream()
+              .flatMap(s -> s.verdicts().stream())
+              .toList();
+      ReadingLists.write(inOrder, file);
+      desk.say("list of readings written to " + file);
+    } catch (IOException e) {
+      desk.refuse("the list could not be written: " + e.getMessage());
+    }
+  }
+
+  private void readList() {
+    desk.evidence()
+        .ifPresent(
+            evidence -> desk.dialogs().importFile().ifPresent(file -> readList(evidence, file)));
+  }
+
+  private void readList(Evidence evidence, Path file) {
+    try {
+      ReadingLists.Read read =
+          ReadingLists.read(file, evidence, desk.units(), by.name(), desk.clock());
+      String name = String.valueOf(file.getFileName());
+      if (!read.readings().isEmpty()) {
+        desk.apply(ReadingLists.record(read.readings(), name));
+      }
+      String words = Count.of(read.readings().size(), "new reading") + " from " + name;
+      if (read.problems().isEmpty()) {
+        desk.say(words);
+      } else {
+        desk.refuse("%s; %s".formatted(words, String.join("; ", read.problems())));
+      }
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse(String.valueOf(e.getMessage()));
     }
   }
 

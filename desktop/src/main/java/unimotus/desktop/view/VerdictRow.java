@@ -31,6 +31,9 @@ final class VerdictRow extends HBox {
     boolean take(Prediction prediction, String text);
   }
 
+  private static final double LEAST_TITLE = 128;
+  private static final double LEAST_EXPECTED = 152;
+
   private final Desk desk;
   private final String key;
   private final Taking record;
@@ -44,10 +47,16 @@ final class VerdictRow extends HBox {
   /**
    * A row.
    *
+   * @param withGroup whether the row says what is commanded, where no heading does
    * @param record takes what was typed and says whether it was taken
    * @param forget takes the reading away
    */
-  VerdictRow(Desk desk, Prediction prediction, Taking record, Consumer<Prediction> forget) {
+  VerdictRow(
+      Desk desk,
+      Prediction prediction,
+      boolean withGroup,
+      Taking record,
+      Consumer<Prediction> forget) {
     super(10);
     this.desk = desk;
     this.key = prediction.key();
@@ -57,12 +66,17 @@ final class VerdictRow extends HBox {
     entry.setId("reading-" + key.replace('.', '-'));
     entry.setPrefWidth(128);
     entry.setMinWidth(128);
-    Label title = Parts.label(prediction.title());
-    title.setMinWidth(150);
+    Label title =
+        Parts.label(
+            withGroup
+                ? "%s: %s".formatted(prediction.group(), prediction.title())
+                : prediction.title());
+    title.setWrapText(true);
+    title.setMinWidth(LEAST_TITLE);
     title.setMaxWidth(Double.MAX_VALUE);
     Hint.on(title, this::placeAndManner);
     setHgrow(title, Priority.ALWAYS);
-    expected.setMinWidth(150);
+    expected.setMinWidth(LEAST_EXPECTED);
     expected.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
     word.setMinWidth(76);
     setAlignment(javafx.geometry.Pos.CENTER_LEFT);

@@ -27,15 +27,15 @@ final class FaultCard extends VBox {
     lines.add(
         Parts.row(
             7,
-            Parts.label("Faults, in thought", "ink-strong"),
+            Parts.label("Faults to try", "ink-strong"),
             Parts.spring(),
-            Parts.quiet("mend-all", "mend all", bench::mendAll)));
+            Parts.quiet("mend-all", "clear all", bench::mendAll)));
     lines.get(0).lookupAll("#mend-all").forEach(n -> n.setVisible(!bench.faults().isEmpty()));
     bench.faults().forEach(f -> lines.add(line(f)));
     if (bench.faults().isEmpty()) {
       lines.add(
           Parts.prose(
-              "None. Choose a wire to break it, hold the probes to short them.", "ink-caption"));
+              "None. Choose a wire to break it, place both probes to short them.", "ink-caption"));
     }
     TerminalRef red = bench.red();
     if (red != null) {
@@ -49,7 +49,7 @@ final class FaultCard extends VBox {
         7,
         Parts.prose(fault.text(), "ink-attention"),
         Parts.spring(),
-        Parts.quiet("mend", "mend", () -> bench.fault(fault)));
+        Parts.quiet("mend", "clear", () -> bench.fault(fault)));
   }
 
   private Node offers(TerminalRef red, @Nullable TerminalRef black) {

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.OptionalDouble;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import javafx.scene.shape.Circle;
 import org.jspecify.annotations.Nullable;
@@ -39,10 +39,12 @@ final class MeterCard extends VBox {
 
   MeterCard(Desk desk, WireBench bench) {
     super(6);
+    red.setWrapText(true);
+    black.setWrapText(true);
     this.desk = desk;
     this.bench = bench;
     getStyleClass().add("sheet");
-    HBox choices = Parts.row(6, Parts.label("Meter", "ink-strong"), Parts.spring());
+    FlowPane choices = Parts.flow(6, Parts.label("Meter", "ink-strong"));
     for (Function function : Function.values()) {
       Button button =
           Parts.action(
@@ -140,8 +142,8 @@ final class MeterCard extends VBox {
     return switch (bench.function()) {
       case OHMS ->
           value.isPresent() && value.getAsDouble() < Meter.CONTINUITY_OHMS
-              ? "It sounds: continuity, under 50 Ω. Power off for this, locked and tagged."
-              : "No sound. Power off for this, locked and tagged.";
+              ? "Beep: continuity, under 50 Ω. Power off for this, locked and tagged."
+              : "No beep: open. Power off for this, locked and tagged.";
       case VOLTS ->
           value.isEmpty() && bench.red() != null && bench.black() != null
               ? "No path joins the two points: a real meter drifts, or shows what it picks up."
@@ -176,7 +178,7 @@ final class MeterCard extends VBox {
             signals,
             bench.state().positions());
     if (desk.apply(WiringEdits.expect(probe))) {
-      desk.say("the sound circuit's value now stands in Prove, group Meter");
+      desk.say("the value of the fault-free circuit is now in Prove, group Meter");
     }
   }
 }

@@ -16,6 +16,7 @@ import javafx.scene.layout.VBox;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
+import unimotus.core.quantity.Count;
 import unimotus.core.schedule.Placement;
 import unimotus.core.schedule.WireSchedule;
 import unimotus.desktop.Desk;
@@ -91,7 +92,9 @@ final class SchedulePane extends VBox {
   private void write(Path file) {
     try {
       Schedules.write(WireSchedule.of(desk.session().project(), desk.session().sheets()), file);
-      desk.say("%d wires written to %s".formatted(list.getItems().size(), file.getFileName()));
+      desk.say(
+          "%s written to %s"
+              .formatted(Count.of(list.getItems().size(), "wire"), file.getFileName()));
     } catch (IOException | IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }

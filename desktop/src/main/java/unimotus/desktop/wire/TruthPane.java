@@ -72,7 +72,7 @@ final class TruthPane extends VBox {
               .filter(i -> i.input().equals(input))
               .findFirst()
               .map(i -> i.meaning().label())
-              .orElse("not meant for anything");
+              .orElse("no purpose set");
       VBox words =
           Parts.column(
               0,

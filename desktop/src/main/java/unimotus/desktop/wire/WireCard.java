@@ -171,7 +171,7 @@ final class WireCard extends VBox {
         5,
         Parts.row(
             6,
-            Parts.label("In thought:", "ink-label"),
+            Parts.label("To try:", "ink-label"),
             Parts.action("fault-open", "Break", () -> bench.fault(open)),
             Parts.action("fault-joint", "Bad joint 10 kΩ", () -> bench.fault(joint))),
         Parts.action("fault-moved", "Second end on the red probe", () -> move(wire)));
@@ -198,7 +198,7 @@ final class WireCard extends VBox {
       case PANEL_END ->
           "One end, at the panel: usual for a low-level analog signal; no current flows along the shield.";
       case BOTH_ENDS ->
-          "Both ends: against noise of high frequency, with the earths well joined. A motor cable always so. Follow the drive's manual.";
+          "Both ends: against noise of high frequency, with the earths well bonded. A motor cable always so. Follow the drive's manual.";
     };
   }
 

@@ -17,7 +17,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
 import javafx.scene.input.ScrollEvent;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
@@ -30,6 +30,7 @@ import unimotus.core.wiring.CommandState;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.FollowingPane;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Sides;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.WiringEdits;
@@ -45,6 +46,10 @@ import unimotus.workbench.board.WireBench;
 public final class WireView implements View {
   /** Room for the dots at the edges and the scroll bar. */
   private static final double BESIDE_BOARD = 24;
+
+  private static final double LEAST_BOARD = 622;
+  private static final double LEAST_SIDE = 186;
+  private static final double SIDE = 312;
 
   private final Desk desk;
   private final WireBench bench = new WireBench();
@@ -63,7 +68,7 @@ public final class WireView implements View {
   private final Label hint = Parts.label("", "ink-label");
   private final TextField find = new TextField();
   private final Button side = Parts.quiet("power-side", "power side", this::toggleSide);
-  private final HBox boardActions;
+  private final FlowPane boardActions;
   private final Node node;
   private Mode mode = Mode.BOARD;
   private boolean allPoints;
@@ -102,7 +107,7 @@ public final class WireView implements View {
   }
 
   private Node page() {
-    HBox bar = Parts.row(6);
+    FlowPane bar = Parts.flow(6);
     for (Mode each : Mode.values()) {
       Button button =
           Parts.action(
@@ -113,16 +118,11 @@ public final class WireView implements View {
     }
     bar.getChildren()
         .addAll(
-            Parts.spring(),
             Parts.primary("wire-by-intent", "Wire run, reference and answer", this::wireFirstAxis),
             new LinkMenu(desk));
-    HBox.setHgrow(left, Priority.ALWAYS);
-    left.setMinWidth(0);
     VBox found = Parts.sheet(8, Parts.label("What the wires say", "ink-strong"), findings);
     ScrollPane right = Parts.scrolling(Parts.column(10, meter, wireCard, faultCard, found));
-    right.setPrefWidth(312);
-    right.setMinWidth(312);
-    HBox middle = new HBox(12, left, right);
+    Sides middle = new Sides(left, right, LEAST_BOARD, LEAST_SIDE, SIDE);
     VBox.setVgrow(middle, Priority.ALWAYS);
     VBox outer =
         new VBox(
@@ -136,12 +136,13 @@ public final class WireView implements View {
     return outer;
   }
 
-  private HBox boardActions() {
+  private FlowPane boardActions() {
     find.setId("find");
     find.setPromptText("find a terminal or wire");
+    find.setAccessibleText("find a terminal or wire");
     find.setPrefColumnCount(14);
     find.setOnAction(e -> seek());
-    return Parts.row(
+    return Parts.flow(
         8,
         Parts.quiet("all-points", "all points", this::togglePoints),
         Parts.quiet("whole-line", "whole line", this::toggleLine),
@@ -262,13 +263,14 @@ public final class WireView implements View {
   @Override
   public void refresh() {
     bench.take(desk.session().project(), desk.session().sheets());
-    desk.takeCircuit()
+    desk.navigation()
+        .takeCircuit()
         .ifPresent(
             c -> {
               mode = Mode.BOARD;
               bench.pose(c.state(), c.faults());
             });
-    sought = desk.takeAim().orElse(null);
+    sought = desk.navigation().takeAim().orElse(null);
     if (sought != null) {
       mode = Mode.BOARD;
       find.setText(sought);

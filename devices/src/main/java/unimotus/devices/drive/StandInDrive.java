@@ -69,7 +69,7 @@ public final class StandInDrive {
       LongSupplier nanos) {
     if (!profile.commandsSpeed()) {
       throw new IllegalArgumentException(
-          "the stand-in turns at a speed; in %s mode nothing commands one"
+          "the simulated drive turns at a speed; in %s mode nothing commands one"
               .formatted(profile.mode().label()));
     }
     this.standing = new DriveState(profile);

@@ -20,7 +20,7 @@ public record Troubles(
   public Troubles {
     Limits.check("delay in ms", delayMilliseconds, 0, LONGEST_DELAY);
     Limits.check("drop every", dropEvery, 0, Integer.MAX_VALUE);
-    Limits.check("spoil every", spoilEvery, 0, Integer.MAX_VALUE);
+    Limits.check("falsify every", spoilEvery, 0, Integer.MAX_VALUE);
     Limits.check("refuse every", refuseEvery, 0, Integer.MAX_VALUE);
   }
 

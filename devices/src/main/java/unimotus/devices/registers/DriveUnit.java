@@ -69,7 +69,7 @@ public final class DriveUnit implements Unit {
             .filter(DriveRegisters.MILLISECONDS.entry()::equals)
             .findFirst()
             .orElse(null);
-    this.identity = Map.of(0, "Unimotus stand-in", 1, name, 2, "1.0");
+    this.identity = Map.of(0, "Unimotus simulated drive", 1, name, 2, "1.0");
   }
 
   /** The drive behind the registers. */

@@ -164,7 +164,7 @@ public final class SettingCsv {
         return;
       }
       if (read.values().containsKey(code)) {
-        read.problems().add(at + code + " stands there a second time; the first is taken");
+        read.problems().add(at + code + " is there twice; the first is used");
         return;
       }
       try {

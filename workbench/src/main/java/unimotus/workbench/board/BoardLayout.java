@@ -29,6 +29,7 @@ public record BoardLayout(
   public static final double RIGHT_WIDTH = 306;
   private static final double GAP = 18;
   private static final double GUTTER = 96;
+  private static final double LEAST_GUTTER = 58;
   private static final double PAD = 8;
 
   /** Which column a device stands in. */
@@ -86,7 +87,7 @@ public record BoardLayout(
       boolean threeFit = atLeast >= LEFT_WIDTH + MIDDLE_WIDTH + RIGHT_WIDTH + 2 * GUTTER;
       this.items = threeFit ? items : items.stream().map(Maker::belowControllers).toList();
       this.items.forEach(i -> columns.put(i.id(), i.column()));
-      width = Math.max(LEFT_WIDTH + RIGHT_WIDTH + 1.5 * GUTTER, atLeast);
+      width = Math.max(LEFT_WIDTH + RIGHT_WIDTH + LEAST_GUTTER, atLeast);
     }
 
     private static Item belowControllers(Item item) {

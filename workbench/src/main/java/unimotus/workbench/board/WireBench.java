@@ -233,6 +233,6 @@ public final class WireBench {
         ? "from %s: choose the other end, Escape to let go".formatted(from)
         : wire()
             .map(w -> "wire %s: Delete removes, M or Shift+click moves an end".formatted(w.id()))
-            .orElse("choose two terminals to join them");
+            .orElse("choose two terminals to connect them");
   }
 }

@@ -40,7 +40,7 @@ final class Arming {
 
   synchronized void arm(String by) {
     if (by.isBlank()) {
-      throw new IllegalArgumentException("say who arms the link to " + target);
+      throw new IllegalArgumentException("enter your name first, then arm the link to " + target);
     }
     note("armed by " + by.strip());
     armed = true;

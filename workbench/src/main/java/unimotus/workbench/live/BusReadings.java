@@ -45,7 +45,7 @@ public final class BusReadings {
    */
   public List<Reading> of(Sample earlier, Sample sample, String where, String by, Clock clock) {
     if (by.isBlank()) {
-      throw new IllegalArgumentException("say who takes the reading");
+      throw new IllegalArgumentException("enter your name first: it is recorded with the reading");
     }
     if (sample.state().filter(s -> s.kind() == WordState.Kind.RUNNING).isEmpty()) {
       throw new IllegalArgumentException(

@@ -175,7 +175,7 @@ public final class LiveLink implements AutoCloseable {
       triesToHandBack++;
       if (isOwed() && triesToHandBack >= TRIES_TO_HAND_BACK) {
         throw new NotDone(
-            "NOT HANDED BACK after %d tries, use the machine's own stop: %s"
+            "CONTROL NOT RETURNED after %d tries, use the machine's own stop: %s"
                 .formatted(TRIES_TO_HAND_BACK, why.getMessage()));
       }
       throw why;

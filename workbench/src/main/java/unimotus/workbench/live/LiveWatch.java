@@ -134,7 +134,7 @@ public final class LiveWatch implements AutoCloseable {
       }
       link.disarm();
     } catch (NotDone | IOException gone) {
-      listener.refused("NOT HANDED BACK, use the machine's own stop: " + gone.getMessage());
+      listener.refused("CONTROL NOT RETURNED, use the machine's own stop: " + gone.getMessage());
     }
     try {
       Runtime.getRuntime().removeShutdownHook(atTheEnd);

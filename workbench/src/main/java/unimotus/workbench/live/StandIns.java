@@ -141,7 +141,7 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
                 motor.induction().isPresent()
                     ? Optional.empty()
                     : Optional.of(
-                        "%s is a %s; stand-ins turn induction motors so far"
+                        "%s is a %s; simulated drives run induction motors so far"
                             .formatted(motor.name(), motor.plate().kind().label())));
   }
 

@@ -145,12 +145,12 @@ final class Withdrawal {
             || ownReference.filter(r -> after.value(r).orElse(0) != 0).isPresent();
     if (other) {
       throw new NotDone(
-          "%s was not handed back: its words are not as they were written".formatted(connection));
+          "control of %s was not returned: its words are not as written".formatted(connection));
     }
     arming.note(
         after.value(control).isPresent()
-            ? "handed back and checked"
-            : "handed back; its control word cannot be read, so that is not checked");
+            ? "control returned and checked"
+            : "control returned; the control word cannot be read, so that is not checked");
   }
 
   /** What stands in the drive; empty where it cannot be read, which keeps no stop word back. */

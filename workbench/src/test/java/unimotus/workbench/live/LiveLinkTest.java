@@ -121,7 +121,7 @@ class LiveLinkTest {
     assertThat(link.read().state().orElseThrow().name()).isEqualTo("switch on disabled");
     assertThatThrownBy(() -> link.reference(10)).hasMessageContaining("not armed");
     assertThatThrownBy(() -> link.want(Intent.START_FORWARD)).hasMessageContaining("not armed");
-    assertThatThrownBy(() -> link.arm(" ")).hasMessageContaining("who arms");
+    assertThatThrownBy(() -> link.arm(" ")).hasMessageContaining("your name first");
     assertThat(link.log()).isEmpty();
   }
 
@@ -143,7 +143,7 @@ class LiveLinkTest {
     assertThat(link.isArmed()).isFalse();
     assertThat(read(DriveRegisters.CONTROL_WORD)).isZero();
     assertThat(link.log()).first().asString().contains("armed by A. Tester");
-    assertThat(link.log()).last().asString().contains("handed back and checked");
+    assertThat(link.log()).last().asString().contains("control returned and checked");
   }
 
   /** In velocity mode no bit tells the direction: the sign of the reference does (CiA 402). */
@@ -236,7 +236,7 @@ class LiveLinkTest {
     assertThat(link.expire()).as("the arming had ended before").isFalse();
     assertThat(link.isOwed()).isFalse();
     assertThat(link.read().state().orElseThrow().kind()).isEqualTo(WordState.Kind.BLOCKED);
-    assertThat(link.log()).last().asString().contains("handed back and checked");
+    assertThat(link.log()).last().asString().contains("control returned and checked");
   }
 
   /** Arming alone writes nothing, and its end neither: another controller may run the drive. */
@@ -378,7 +378,7 @@ class LiveLinkTest {
       assertThat(link.isOwed()).isTrue();
     }
     assertThatThrownBy(link::expire)
-        .hasMessageContaining("NOT HANDED BACK after 5 tries")
+        .hasMessageContaining("CONTROL NOT RETURNED after 5 tries")
         .hasMessageContaining("the machine's own stop");
     assertThat(link.expire()).as("it is not asked any more").isFalse();
     assertThat(standIns.units().get(0).unit().drive().state().kind())

@@ -138,7 +138,7 @@ class OwnMapTest {
             () -> readings.of(stopped, stopped, link.where(), "A. Tester", Clock.systemUTC()))
         .hasMessageContaining("does not run (ready)");
     assertThatThrownBy(() -> readings.of(stopped, stopped, link.where(), " ", Clock.systemUTC()))
-        .hasMessageContaining("who");
+        .hasMessageContaining("your name");
     link.reference(33);
     link.want(Intent.START_FORWARD);
     Sample between = link.read();
@@ -272,7 +272,7 @@ class OwnMapTest {
         Thread.sleep(20);
       }
       assertThat(after.read().state().orElseThrow().name()).isEqualTo("ready");
-      assertThat(link.log()).last().asString().contains("handed back and checked");
+      assertThat(link.log()).last().asString().contains("control returned and checked");
     }
     told.clear();
     watch.command(l -> l.reference(1));

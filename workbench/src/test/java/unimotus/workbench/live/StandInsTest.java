@@ -73,7 +73,7 @@ class StandInsTest {
                   DriveProfiles.CIA_402_VELOCITY,
                   LiveLink.Times.of(java.time.Clock.systemUTC()),
                   ReferenceLimit.NONE)) {
-        assertThat(link.identity()).first().isEqualTo("Unimotus stand-in");
+        assertThat(link.identity()).first().isEqualTo("Unimotus simulated drive");
         link.arm("A. Tester");
         link.reference(5);
         link.want(Intent.START_FORWARD);

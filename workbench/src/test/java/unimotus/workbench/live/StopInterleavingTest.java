@@ -321,7 +321,7 @@ class StopInterleavingTest {
       link.reference(5);
       link.want(Intent.START_FORWARD);
       nanos.addAndGet(LiveLink.ARMED_FOR.plusSeconds(1).toNanos());
-      assertThatThrownBy(link::expire).hasMessageContaining("not handed back");
+      assertThatThrownBy(link::expire).hasMessageContaining("was not returned");
       assertThat(bus.sent).containsSubsequence("1=500", "0=" + STOP, "1=0");
     }
   }

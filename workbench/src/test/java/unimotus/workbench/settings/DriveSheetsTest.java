@@ -123,7 +123,7 @@ class DriveSheetsTest {
   void whatIsRefusedSaysWhy() {
     DriveMemory drive = DriveMemory.works(terminalDrive());
     assertThat(drive.enter("I75", new SettingValue.Choice("fault"), 0).words())
-        .isEqualTo("I75 is locked until A03 stands at extended");
+        .isEqualTo("I75 is locked until A03 is extended");
     assertThat(drive.enter("Q1", EXTENDED, 0).words()).contains("no setting Q1");
     assertThat(drive.enter("M12", new SettingValue.Number(99), 0).words())
         .contains("M12 takes")

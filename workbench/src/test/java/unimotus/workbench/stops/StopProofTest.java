@@ -108,7 +108,9 @@ class StopProofTest {
   void aChangeOfTheStopMakesItsProofStale() {
     Project before = proved(Demo.project(), DAY);
     Project hanging =
-        StopEdits.change(stop(before).withLoad(true, true), "hanging load").change().apply(before);
+        StopEdits.change(stop(before).withLoad(true, true), "suspended load")
+            .change()
+            .apply(before);
     assertThat(proof(hanging).state()).isNotEqualTo(AxisProof.State.PROVEN);
     assertThat(proof(before.withName("Another line")).state()).isEqualTo(AxisProof.State.PROVEN);
   }
@@ -130,7 +132,7 @@ class StopProofTest {
     assertThat(list.rows()).isEmpty();
     assertThat(list.text())
         .contains(guard.name() + ": does not stop")
-        .contains("cannot be proved before it is mended")
+        .contains("cannot be proved before it is fixed")
         .doesNotContain(" ms")
         .doesNotContain("PL ");
   }

@@ -27,13 +27,13 @@ public enum AnalogCause implements Cause {
   DEAD_OUTPUT(
       "No signal leaves the controller",
       2,
-      "No volts or milliamps whatever is commanded: dead output, no supply of the module, or an open current loop.",
+      "No volts or milliamps at any command: dead output, no supply of the module, or an open current loop.",
       "Measure at the output with the wire off (volts) or over a meter (milliamps); then its supply and fuse."),
   OPEN_WIRE(
       "Wire of the signal is open",
       2,
       "Volts right at the controller, drive at its minimum or at its lost-signal action.",
-      "Measure the signal at the drive's terminals against their common; mend the wire or its return."),
+      "Measure the signal at the drive's terminals against their common; repair the wire or its return."),
   RAW_FULL_SCALE(
       "Program and module count to different full scales",
       3,
@@ -45,9 +45,9 @@ public enum AnalogCause implements Cause {
       "Fast where slow is meant, and the other way round.",
       "Switch the inversion off."),
   INPUT_KIND(
-      "Input switch stands at the other kind of signal",
+      "Input switch is set to the other kind of signal",
       2.5,
-      "Signal right, drive stands at its maximum or saturates early.",
+      "Signal right, drive is at its maximum or saturates early.",
       "Put the switch of the analog input to what is wired."),
   HALF_RANGE(
       "Drive reads half or twice the range",
@@ -63,12 +63,12 @@ public enum AnalogCause implements Cause {
       "Signal is lost on the way",
       1.5,
       "Display short by one ratio while the controller's end is right: high-resistance joint or burden.",
-      "Measure the signal at the drive's terminals and mend the joint."),
+      "Measure the signal at the drive's terminals and repair the joint."),
   OFFSET(
       "A constant adds to the signal",
       1,
       "Display off by the same amount at every reference: ground difference or zero adjustment.",
-      "Join the returns at one point, or zero the input.");
+      "Connect the returns at one point, or zero the input.");
 
   private final Account account;
 

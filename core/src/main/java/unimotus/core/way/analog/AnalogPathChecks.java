@@ -52,7 +52,7 @@ final class AnalogPathChecks {
         "reference",
         "%s sends %s, %s reads %s"
             .formatted(reference.output(), sent.label(), reference.input(), read.label()),
-        "The speed is wrong over the whole range, or stands at one end of it.",
+        "The speed is wrong over the whole range, or is stuck at one end of it.",
         "Set both ends to the same range; a current is the better choice over distance.");
   }
 
@@ -62,7 +62,7 @@ final class AnalogPathChecks {
         atZero > 0
             ? "at 0 %% the drive reads %s, fading to no error at 100 %%"
                 .formatted(text(atZero, PERCENT))
-            : "the drive reads nothing below %s of the controller's span and takes it for a broken wire"
+            : "the drive reads nothing below %s of the controller's span and takes it for a wire break"
                 .formatted(text(sent.percentAt(read.low()), PERCENT));
     findings.add(
         Severity.ERROR,

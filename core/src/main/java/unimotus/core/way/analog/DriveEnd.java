@@ -3,12 +3,13 @@ package unimotus.core.way.analog;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.SeenInputs;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Stage;
 import unimotus.core.sheet.Option;
 import unimotus.core.way.CommandLink;
 
 /** A link that ends at an analog input of the drive, whatever hangs on that input. */
-public interface DriveEnd extends CommandLink {
+public interface DriveEnd extends CommandLink, SpeedLink {
 
   /** The input, from the signal to its percent. */
   DriveInput input();

@@ -59,7 +59,7 @@ public final class DriveEndChecks {
           Severity.ERROR,
           Rule.INPUT_SELECTOR,
           "drive/" + terminal,
-          "the switch of %s stands at %s, %s is set to %s"
+          "the switch of %s is at %s, %s is set to %s"
               .formatted(
                   terminal,
                   kind(onCurrent),
@@ -121,7 +121,7 @@ public final class DriveEndChecks {
           "drive/" + terminal,
           "%s has a live zero, but a lost signal does nothing"
               .formatted(link.input().range().label()),
-          "A broken wire then reads as minimum speed and nobody is told.",
+          "A wire break then reads as minimum speed and nothing reports it.",
           "Set %s to fault.".formatted(findings.code(SettingRole.LOSS_ACTION, terminal)));
     }
   }

@@ -121,7 +121,7 @@ public record DriveInput(
     double got = received(signal);
     if (range.isLost(got)) {
       return Optional.of(
-          "%s is below the live zero: the drive takes it for a broken wire (%s)"
+          "%s is below the live zero: the drive takes it for a wire break (%s)"
               .formatted(text(got, range.unit()), lossAction.word()));
     }
     double percent = range.percentAt(got);

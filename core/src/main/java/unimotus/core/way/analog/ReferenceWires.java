@@ -29,9 +29,9 @@ final class ReferenceWires {
               .formatted(output == null ? "output point" : "drive input"));
     } else if (!nets.joined(onController(output), onDrive(input))) {
       findings.addUnwired(
-          "%s of the controller and %s of the drive are not joined".formatted(output, input));
+          "%s of the controller and %s of the drive are not connected".formatted(output, input));
     } else if (!returns(output, input)) {
-      findings.addUnwired("the returns of %s and %s are not joined".formatted(output, input));
+      findings.addUnwired("the returns of %s and %s are not connected".formatted(output, input));
     }
   }
 

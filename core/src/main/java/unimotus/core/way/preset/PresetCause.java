@@ -18,16 +18,16 @@ enum PresetCause implements Cause {
       "A preset input does not arrive",
       2,
       "Every combination with that input runs at the speed of the one without it.",
-      "Measure at the input while it is commanded; look at wire, output and common."),
+      "Measure at the input while it is commanded; check wire, output and common."),
   PRESET_STUCK(
       "A preset input is on all the time",
       1,
       "Every combination without that input runs at the speed of the one with it.",
       "Measure at the input with its output off; look for a short and for leakage."),
   PRESET_NOT_TAKEN(
-      "The drive does not look at its preset inputs",
+      "The drive does not evaluate its preset inputs",
       1.5,
-      "Every combination runs at the minimum, or at a reference nobody meant.",
+      "Every combination runs at the minimum, or at an unintended reference.",
       "Set the reference source to the presets, and the functions of the inputs.");
 
   private final Account account;

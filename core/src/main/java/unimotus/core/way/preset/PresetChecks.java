@@ -38,7 +38,7 @@ final class PresetChecks {
           "reference",
           "preset speeds are wanted; the sheet of %s does not say how it takes any"
               .formatted(axis.drive().name()),
-          "What a combination of inputs does cannot be told.",
+          "What a combination of inputs does cannot be determined.",
           "Complete the device sheet from the manual, or choose another drive.");
       return;
     }
@@ -111,7 +111,7 @@ final class PresetChecks {
                     Severity.ERROR,
                     Rule.PRESET_LIMITS,
                     "drive/" + setting.code(),
-                    "preset %d (%s) stands at %s and is %s"
+                    "preset %d (%s) is set to %s and should be %s"
                         .formatted(preset.number(), preset.name(), text(stands, HERTZ_UNIT), held),
                     "The drive does not leave its limits for a preset.",
                     "Change the preset, or the limit if motor and machine allow it."));
@@ -125,12 +125,12 @@ final class PresetChecks {
           Severity.ERROR,
           Rule.PRESET_VALUE,
           "drive/" + setting.code(),
-          "preset %d (%s) stands at %s; %s is %s"
+          "preset %d (%s) is set to %s; %s is %s"
               .formatted(
                   preset.number(),
                   preset.name(),
                   text(stands, HERTZ_UNIT),
-                  findings.speed(preset.speed()),
+                  findings.number(preset.speed()),
                   text(wanted, HERTZ_UNIT)),
           "The machine runs at another speed than is wanted.",
           "Enter the frequency, or correct the speed that is wanted.");

@@ -13,9 +13,9 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
-import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SeenInputs;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Part;
@@ -33,7 +33,7 @@ import unimotus.core.way.CommandLink;
  * @param fullHertz frequency meant by 100 %
  */
 record PresetLink(ProgramPreset program, DrivePreset drive, PresetTable table, double fullHertz)
-    implements CommandLink {
+    implements CommandLink, SpeedLink {
 
   @Override
   public List<Stage> stages() {
@@ -76,14 +76,14 @@ record PresetLink(ProgramPreset program, DrivePreset drive, PresetTable table, d
   }
 
   @Override
-  public ReferenceLink standingAt(double hertz) {
+  public SpeedLink standingAt(double hertz) {
     Map<Integer, Double> same = new TreeMap<>(drive.hertz());
     same.replaceAll((number, value) -> hertz);
     return with(drive.with(same).with(new FrequencyLimits(0, Math.max(hertz, maximumHertz()))));
   }
 
   @Override
-  public ReferenceLink limited(double minimumHertz, double maximumHertz) {
+  public SpeedLink limited(double minimumHertz, double maximumHertz) {
     return with(drive.with(new FrequencyLimits(minimumHertz, maximumHertz)));
   }
 

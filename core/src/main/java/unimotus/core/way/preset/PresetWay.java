@@ -52,7 +52,7 @@ public final class PresetWay implements WayOfCommand {
     }
     if (!table.get().isInForce()) {
       return Optional.of(
-          "%s takes its reference from '%s' and does not look at its preset inputs"
+          "%s takes its reference from '%s' and does not evaluate its preset inputs"
               .formatted(axis.drive().name(), table.get().source()));
     }
     return choices(axis, table.get()).isEmpty()

@@ -10,6 +10,7 @@ import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.way.CommandLink;
@@ -20,7 +21,8 @@ import unimotus.core.way.CommandLink;
  * @param program percent to the number written
  * @param drive the number to output frequency
  */
-record RegisterLink(ProgramRegister program, DriveRegister drive) implements CommandLink {
+record RegisterLink(ProgramRegister program, DriveRegister drive)
+    implements CommandLink, SpeedLink {
 
   @Override
   public List<Stage> stages() {

@@ -13,6 +13,7 @@ import unimotus.core.path.Carrier;
 import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SeenInputs;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.sheet.Meaning;
@@ -66,7 +67,7 @@ class PresetLinkTest {
   @Test
   void whatIsWantedFollowsTheInputsAlone() {
     SignalPath path = path();
-    ReferenceLink link = path.link();
+    SpeedLink link = path.speedFor("a test");
     for (int combination = 1; combination < 4; combination++) {
       Set<Meaning> on = EnumSet.noneOf(Meaning.class);
       if ((combination & 1) != 0) {
@@ -95,7 +96,7 @@ class PresetLinkTest {
 
   @Test
   void aDriveThatStandsStandsInEveryCombination() {
-    ReferenceLink standing = path().link().standingAt(7);
+    ReferenceLink standing = path().speedFor("a test").standingAt(7);
     Stage drive = standing.stages().get(1);
     for (int combination = 1; combination < 4; combination++) {
       assertThat(drive.forward(combination)).isCloseTo(7, within(1e-9));

@@ -143,7 +143,7 @@ class PresetWayTest {
     assertThat(hertz(presets.path(), 17.5)).isEqualTo(35);
     assertThat(review.obstacles().all()).isEmpty();
     assertThat(predicted(review, "ref50.frequency"))
-        .as("10 V are 60 Hz from the works")
+        .as("10 V are 60 Hz by factory default")
         .isEqualTo(30);
     assertThat(predicted(review, "preset2.frequency")).isEqualTo(35);
     Prediction dry =

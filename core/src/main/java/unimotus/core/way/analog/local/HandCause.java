@@ -6,7 +6,7 @@ import java.util.OptionalDouble;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
-import unimotus.core.path.ReferenceLink;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Station;
 
 /** What can be wrong with a reference in Hand alone. */
@@ -14,7 +14,7 @@ enum HandCause implements Cause {
   OTHER_OWNER(
       "Another port owns the manual request",
       2,
-      "The motor runs in Hand, its speed stands still or follows network or keypad; wiper or entry are right.",
+      "The motor runs in Hand, its speed does not change or follows network or keypad; wiper or entry are right.",
       "Give the manual request to the terminals; look what took it: keypad, network, a test that was not put back.");
 
   private final Account account;
@@ -29,7 +29,7 @@ enum HandCause implements Cause {
   }
 
   /** The drive at whatever it was seen at, or at its least, and each other thing it may follow. */
-  List<Variant> variants(ReferenceLink link, Clues clues) {
+  List<Variant> variants(SpeedLink link, Clues clues) {
     OptionalDouble seen =
         Clues.median(clues.at(Station.FREQUENCY).stream().mapToDouble(c -> c.measured()));
     double hertz = Math.abs(seen.orElse(link.limits().minimumHertz()));

@@ -15,6 +15,7 @@ import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.SeenInputs;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.proof.LinkReading;
@@ -31,7 +32,8 @@ import unimotus.core.way.CommandLink;
  * @param entry percent to the frequency that is entered
  * @param drive the entry to output frequency
  */
-record KeypadLink(Mode mode, KeypadEntry entry, KeypadDrive drive) implements CommandLink {
+record KeypadLink(Mode mode, KeypadEntry entry, KeypadDrive drive)
+    implements CommandLink, SpeedLink {
 
   /** The keypad of an axis as its drive is set. */
   static KeypadLink of(AxisAssembly axis, Mode mode) {

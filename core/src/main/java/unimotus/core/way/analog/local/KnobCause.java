@@ -12,17 +12,17 @@ enum KnobCause implements Cause {
   DEAD_WIPER(
       "Wiper or feed of the potentiometer is open",
       2.5,
-      "No volts at the wiper wherever the knob stands; the drive stays at its minimum.",
+      "No volts at the wiper at any position of the knob; the drive stays at its minimum.",
       "Measure the 10 V over the track, then the wiper at the potentiometer and at the drive."),
   LOWER_END_OPEN(
       "Lower end of the potentiometer is open",
       2,
-      "Nearly the whole voltage at the wiper wherever the knob stands.",
-      "Join the lower end of the track to the common of the analog input."),
+      "Nearly the whole voltage at the wiper at any position of the knob.",
+      "Connect the lower end of the track to the common of the analog input."),
   WRONG_FEED(
       "Track is fed with another voltage",
       1,
-      "Full speed early on the travel: the track hangs on 24 V instead of the drive's 10 V.",
+      "Full speed early on the travel: the track is connected to 24 V instead of the drive's 10 V.",
       "Feed the track from the drive's 10 V terminal; look whether the input took harm."),
   LOADED_WIPER(
       "Input takes a current and loads the wiper",

@@ -75,9 +75,9 @@ final class KnobChecks {
         Severity.ERROR,
         Rule.POTENTIOMETER_TRAVEL,
         place(),
-        "%s has no volts wherever the knob stands".formatted(input),
+        "%s has no volts at any position of the knob".formatted(input),
         "The motor stays at its minimum.",
-        "Join the ends of the track to the drive's 10 V and to the common of the input.");
+        "Connect the ends of the track to the drive's 10 V and to the common of the input.");
   }
 
   private void exchanged(double least, double most) {

@@ -14,6 +14,7 @@ import unimotus.core.path.Carrier;
 import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
+import unimotus.core.path.SpeedLink;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Part;
 import unimotus.core.proof.ReadableLink;
@@ -115,7 +116,8 @@ class LocalStageTest {
 
   @Test
   void aKeypadsStationsHaveNamesOfTheirOwn() {
-    ReferenceLink link = path(Locals.keypad("pump-drive-5k5")).link();
+    SpeedLink link = path(Locals.keypad("pump-drive-5k5")).speedFor("a test");
+    ReadableLink readable = (ReadableLink) link;
     assertThat(link.label()).isEqualTo("keypad");
     assertThat(link.commander()).isEqualTo("keypad");
     assertThat(link.isProgrammed()).isFalse();
@@ -130,8 +132,8 @@ class LocalStageTest {
     assertThat(link.frequencyAtFullHertz()).isEqualTo(50);
     assertThat(link.maximumHertz()).isEqualTo(50);
     assertThat(link.standingAt(17).limits()).isEqualTo(new FrequencyLimits(17, 17));
-    assertThat(((ReadableLink) link).readWord()).isEqualTo("Entry");
-    assertThat(((ReadableLink) link).parts()).containsExactlyInAnyOrder(Part.PROGRAM, Part.DRIVE);
+    assertThat(readable.readWord()).isEqualTo("Entry");
+    assertThat(readable.parts()).containsExactlyInAnyOrder(Part.PROGRAM, Part.DRIVE);
     assertThat(link.isOfManualRequest()).isFalse();
   }
 

@@ -1,0 +1,78 @@
+package unimotus.desktop;
+
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.finding.Finding;
+import unimotus.core.wiring.CommandState;
+import unimotus.core.wiring.WiringFault;
+import unimotus.workbench.WorkStep;
+import unimotus.workbench.find.Target;
+
+/** Leads to the very thing that is meant: a setting, a terminal, a circuit in a state. */
+public final class Navigation {
+  private final Desk desk;
+  private @Nullable Circuit circuit;
+  private @Nullable String aim;
+
+  Navigation(Desk desk) {
+    this.desk = desk;
+  }
+
+  /** A circuit as it was asked to be opened: what is commanded and what is broken. */
+  public record Circuit(CommandState state, List<WiringFault> faults) {}
+
+  /** Opens the circuit of the axis looked at in a state, with faults put in. */
+  public void openCircuit(CommandState state, List<WiringFault> faults) {
+    circuit = new Circuit(state, faults);
+    desk.show(desk.axisId().get(), WorkStep.WIRE);
+  }
+
+  /** Goes to where a finding is mended, and to the very thing where the station can. */
+  public void goTo(Finding finding) {
+    WorkStep there = WorkStep.of(finding.rule());
+    aim = there == WorkStep.SET_UP ? finding.place() : null;
+    if (desk.step().get() == there) {
+      desk.refresh();
+    } else {
+      desk.step().set(there);
+    }
+  }
+
+  /** Goes to where something of the line is looked at. */
+  public void goTo(Target target) {
+    if (target instanceof Target.Station at) {
+      desk.show(at.axis(), at.step());
+    } else if (target instanceof Target.Setting at) {
+      aimAt(at.axis(), WorkStep.SET_UP, at.place());
+    } else if (target instanceof Target.OnBoard at) {
+      aimAt(at.axis(), WorkStep.WIRE, at.sought());
+    } else if (target instanceof Target.Mending at) {
+      desk.axisId().set(at.axis());
+      goTo(at.finding());
+    }
+  }
+
+  private void aimAt(String axis, WorkStep there, String place) {
+    aim = place;
+    if (axis.equals(desk.axisId().get()) && desk.step().get() == there) {
+      desk.refresh();
+    } else {
+      desk.show(axis, there);
+    }
+  }
+
+  /** The place somebody wants to be taken to; empty once it was asked for. */
+  public Optional<String> takeAim() {
+    Optional<String> place = Optional.ofNullable(aim);
+    aim = null;
+    return place;
+  }
+
+  /** The state a circuit was last asked to be opened in; it is handed out once. */
+  public Optional<Circuit> takeCircuit() {
+    Optional<Circuit> asked = Optional.ofNullable(circuit);
+    circuit = null;
+    return asked;
+  }
+}
