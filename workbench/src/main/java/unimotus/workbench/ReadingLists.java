@@ -73,6 +73,15 @@ public final class ReadingLists {
             "line %d: '%s' is no prediction of this axis".formatted(line.number(), line.key()));
         continue;
       }
+      if (line.measured().equals(ReadingCsv.text(verdict.get().reading()))) {
+        // What came back as it was written is no new measurement, of an old design least of all.
+        if (!verdict.get().changed().isEmpty()) {
+          problems.add(
+              "line %d: %s of '%s' was measured before the design changed: measure it again"
+                  .formatted(line.number(), line.measured(), line.key()));
+        }
+        continue;
+      }
       try {
         Reading reading = reading(line, verdict.get().prediction(), evidence, units, by, clock);
         if (!isOnRecord(verdict.get(), reading)) {

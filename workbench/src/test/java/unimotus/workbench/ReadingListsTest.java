@@ -16,6 +16,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
+import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Verdict;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
@@ -32,6 +33,10 @@ class ReadingListsTest {
   private final Evidence fan = evidence("drying-fan");
 
   private Evidence evidence(String id) {
+    return evidence(project, id);
+  }
+
+  private static Evidence evidence(Project project, String id) {
     AxisReview review =
         LineReview.of(project, SheetLibrary.catalogue()).axes().stream()
             .filter(a -> a.axis().id().equals(id))
@@ -102,6 +107,53 @@ class ReadingListsTest {
     assertThat(read.problems().get(1)).startsWith("line 4: ").contains("fast");
     assertThat(read.problems().get(2)).startsWith("line 5: ").contains("dancing");
     assertThat(read.problems().get(3)).startsWith("line 6: ").contains("V");
+  }
+
+  /** The list has points; a reader who writes commas gets it back unchanged all the same. */
+  @Test
+  void theListOfOneReaderIsThatOfAnother() throws IOException {
+    Project precise =
+        project.with(
+            fan.reading(
+                find("ref50.shaft"), "731.125", DisplayUnits.METRIC, "tachometer", "A", CLOCK));
+    Evidence evidence = evidence(precise, "drying-fan");
+    Path file = folder.resolve("list.csv");
+    ReadingLists.write(evidence.proof().verdicts(), file);
+    ReadingLists.Read read =
+        ReadingLists.read(
+            file, evidence, DisplayUnits.METRIC.withDecimalMark(','), "A. Tester", CLOCK);
+    assertThat(read.problems()).isEmpty();
+    assertThat(read.readings()).isEmpty();
+  }
+
+  /** A list of before a change does not make its readings fresh: nobody has measured again. */
+  @Test
+  void whatWasMeasuredBeforeAChangeIsNotMadeFresh() throws IOException {
+    Path before = folder.resolve("before.csv");
+    ReadingLists.write(fan.proof().verdicts(), before);
+    Project changed =
+        Edits.reference(
+                "drying-fan", "full speed", fan.axis().axis().reference().withSpeedAtFull(1400))
+            .change()
+            .apply(project);
+    Evidence after = evidence(changed, "drying-fan");
+    long stale =
+        after.proof().verdicts().stream()
+            .filter(v -> v.reading() != null && !v.changed().isEmpty())
+            .count();
+    assertThat(stale).isPositive();
+    ReadingLists.Read read =
+        ReadingLists.read(before, after, DisplayUnits.METRIC, "A. Tester", CLOCK);
+    assertThat(read.readings()).isEmpty();
+    assertThat(read.problems()).hasSize((int) stale).allMatch(p -> p.contains("measure it again"));
+    Path now = folder.resolve("now.csv");
+    ReadingLists.write(after.proof().verdicts(), now);
+    assertThat(ReadingLists.read(now, after, DisplayUnits.METRIC, "A. Tester", CLOCK).problems())
+        .isEmpty();
+  }
+
+  private Prediction find(String key) {
+    return fan.predictions().stream().filter(p -> p.key().equals(key)).findFirst().orElseThrow();
   }
 
   @Test

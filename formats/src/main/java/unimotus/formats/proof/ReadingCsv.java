@@ -17,7 +17,8 @@ import unimotus.formats.json.FileFault;
 
 /**
  * What is to be seen of an axis as a table with room for what was measured: a line a prediction,
- * the column {@code measured} blank where there is no reading yet.
+ * the column {@code measured} blank where there is no reading yet, or one of a design that has
+ * changed.
  */
 public final class ReadingCsv {
   private static final String KEY = "key";
@@ -43,7 +44,7 @@ public final class ReadingCsv {
 
     /** What was entered with its unit, as it would be typed. */
     public String typed() {
-      boolean bare = measured.matches("[-+]?[0-9.,]+");
+      boolean bare = measured.matches("[-+]?[0-9.,]+([eE][-+]?[0-9]+)?");
       return bare && !unit.isEmpty() ? measured + " " + unit : measured;
     }
   }
@@ -65,13 +66,14 @@ public final class ReadingCsv {
             prediction.how(),
             "%s: %s".formatted(prediction.group(), prediction.title()),
             prediction.expectation().text(QuantityFormat.PLAIN),
-            measured(verdict.reading()),
+            verdict.changed().isEmpty() ? text(verdict.reading()) : "",
             prediction.expectation() instanceof Expectation.Amount a ? a.unit().symbol() : "");
       }
     }
   }
 
-  private static String measured(@Nullable Reading reading) {
+  /** A reading as it stands in the list; empty for none. */
+  public static String text(@Nullable Reading reading) {
     if (reading == null) {
       return "";
     }

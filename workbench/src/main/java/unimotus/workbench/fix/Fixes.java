@@ -8,14 +8,18 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
+import unimotus.core.path.Chain;
+import unimotus.core.path.SignalPath;
+import unimotus.core.proof.Obstacles;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.stops.StopOutcome;
 
 /**
  * Finds the one change that removes a finding. Each change that the finding's words point at is
  * made on a copy of the project and the whole line is looked over again: it is offered only where
- * the finding is gone and nothing else has come.
+ * the finding is gone, nothing else has come, and as much is known of every axis as before.
  */
 public final class Fixes {
   /** More than two ways to put a thing right are a question for the engineer, not for a button. */
@@ -75,7 +79,54 @@ public final class Fixes {
   private boolean removes(LineReview after) {
     return all(after).noneMatch(this::isTheSame)
         && count(after, Severity.ERROR) <= allowed(Severity.ERROR)
-        && count(after, Severity.WARNING) <= allowed(Severity.WARNING);
+        && count(after, Severity.WARNING) <= allowed(Severity.WARNING)
+        && before.axes().stream().allMatch(a -> isKept(a, after));
+  }
+
+  /**
+   * Whether as much is known of an axis as before. A change that leaves it without a path, a chain,
+   * a prediction or a stop that works would only keep the rules from being asked.
+   */
+  private static boolean isKept(AxisReview was, LineReview after) {
+    AxisReview now =
+        after.axes().stream()
+            .filter(a -> a.axis().id().equals(was.axis().id()))
+            .findFirst()
+            .orElseThrow();
+    return keepsPath(was, now) && keepsPredictions(was, now) && keepsStops(was, now);
+  }
+
+  private static boolean keepsPath(AxisReview was, AxisReview now) {
+    SignalPath before = was.path();
+    SignalPath after = now.path();
+    if (before == null || after == null) {
+      return before == null;
+    }
+    return before.link().isProgrammed() == after.link().isProgrammed()
+        && before.link().isProportional() == after.link().isProportional()
+        && chains(now).containsAll(chains(was));
+  }
+
+  private static List<String> chains(AxisReview review) {
+    return review.beside().stream().map(Chain::key).toList();
+  }
+
+  private static boolean keepsPredictions(AxisReview was, AxisReview now) {
+    Obstacles before = was.obstacles();
+    Obstacles after = now.obstacles();
+    return (before.hinderSignal() || !after.hinderSignal())
+        && (before.hinderMotion() || !after.hinderMotion());
+  }
+
+  private static boolean keepsStops(AxisReview was, AxisReview now) {
+    return now.stops().size() == was.stops().size() && working(now).containsAll(working(was));
+  }
+
+  private static List<String> working(AxisReview review) {
+    return review.stops().stream()
+        .filter(s -> s.verdict().outcome() == StopOutcome.STOPS)
+        .map(s -> s.stop().id())
+        .toList();
   }
 
   /** The same rule at the same place, whatever its numbers are now. */
