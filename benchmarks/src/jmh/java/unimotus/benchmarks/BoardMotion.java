@@ -71,13 +71,22 @@ public final class BoardMotion {
             pane.setVvalue(0);
             return true;
           });
-      Node output = scene.lookup("#terminal-plc-0-DO1");
+      pause();
+      Node output = onWindow(() -> anOutput(scene));
       print("output toggled at every frame", frames(TOGGLES, i -> press(output)));
       System.exit(0);
     } catch (InterruptedException | ExecutionException | RuntimeException e) {
       e.printStackTrace();
       System.exit(2);
     }
+  }
+
+  /** An output that can be switched; which of them are made depends on what was in sight. */
+  private static Node anOutput(Scene scene) {
+    return scene.getRoot().lookupAll(".terminal-row").stream()
+        .filter(n -> n.getId() != null && n.getId().matches("terminal-plc-.*-DO\\d+"))
+        .findFirst()
+        .orElseThrow();
   }
 
   private static ScrollPane paneAround(Node board) {
@@ -128,11 +137,19 @@ public final class BoardMotion {
     CompletableFuture<T> done = new CompletableFuture<>();
     while (true) {
       try {
-        Platform.runLater(() -> done.complete(action.get()));
+        Platform.runLater(() -> complete(done, action));
         return done.get();
       } catch (IllegalStateException notYetStarted) {
         Thread.sleep(50);
       }
+    }
+  }
+
+  private static <T> void complete(CompletableFuture<T> done, Supplier<T> action) {
+    try {
+      done.complete(action.get());
+    } catch (RuntimeException e) {
+      done.completeExceptionally(e);
     }
   }
 

@@ -23,10 +23,10 @@ final class LongLine {
     List<Axis> all = new ArrayList<>();
     List<Wire> joined = new ArrayList<>();
     Controller controller = demo.controllers().get(0);
-    Drive drive = demo.drive("drum-drive").orElseThrow();
-    Motor motor = demo.motor("drum-motor").orElseThrow();
-    Axis axis = demo.axis("rinse-drum").orElseThrow();
-    List<Wire> own = demo.wires().stream().filter(w -> w.touches("drum-drive")).toList();
+    Drive drive = demo.drive("pump-drive").orElseThrow();
+    Motor motor = demo.motor("pump-motor").orElseThrow();
+    Axis axis = demo.axis("header-pump").orElseThrow();
+    List<Wire> own = demo.wires().stream().filter(w -> w.touches("pump-drive")).toList();
     for (int i = 0; i < axes; i++) {
       controllers.add(
           new Controller(
@@ -64,6 +64,7 @@ final class LongLine {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 
@@ -73,6 +74,6 @@ final class LongLine {
 
   private static TerminalRef moved(TerminalRef ref, int axis) {
     return new TerminalRef(
-        ref.device().equals("drum-drive") ? "drive-" + axis : "plc-" + axis, ref.terminal());
+        ref.device().equals("pump-drive") ? "drive-" + axis : "plc-" + axis, ref.terminal());
   }
 }

@@ -57,7 +57,7 @@ public class WiringBenchmark {
     Project separate = LongLine.of(AXES, WIRES);
     List<Wire> wires = new ArrayList<>(separate.wires());
     for (int i = 1; i < AXES; i++) {
-      for (String rail : List.of("L+", "M")) {
+      for (String rail : List.of("24V", "0V")) {
         wires.add(
             new Wire(
                 "rail" + wires.size(),

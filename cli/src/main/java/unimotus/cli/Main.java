@@ -20,11 +20,13 @@ public final class Main {
 
   /** Runs a verb; results to {@code out}, messages to {@code err}; returns the exit status. */
   public static int run(PrintWriter out, PrintWriter err, String... arguments) {
-    return commandLine(out, err).execute(arguments);
+    return commandLine(out, err, arguments).execute(arguments);
   }
 
-  static CommandLine commandLine(PrintWriter out, PrintWriter err) {
+  /** With the one verb that is called; with all of them where that is none. */
+  static CommandLine commandLine(PrintWriter out, PrintWriter err, String... arguments) {
     CommandLine line = new CommandLine(new UnimotusCommand());
+    Verbs.called(arguments).forEach(line::addSubcommand);
     line.setOut(out);
     line.setErr(err);
     line.setCaseInsensitiveEnumValuesAllowed(true);

@@ -14,8 +14,11 @@ import picocli.CommandLine.Spec;
 
 /** Where a verb's result goes: text for people, or one JSON document for programs. */
 final class Output {
-  private static final ObjectMapper MAPPER =
-      new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+  /** Made when a document is asked for: most calls print text. */
+  private static final class Documents {
+    private static final ObjectMapper MAPPER =
+        new ObjectMapper().enable(SerializationFeature.INDENT_OUTPUT);
+  }
 
   @Spec(Spec.Target.MIXEE)
   private CommandSpec spec;
@@ -33,7 +36,7 @@ final class Output {
 
   void document(Object document) {
     try {
-      text().println(MAPPER.writeValueAsString(document));
+      text().println(Documents.MAPPER.writeValueAsString(document));
     } catch (JsonProcessingException e) {
       throw new IllegalStateException("results are plain maps, lists, numbers and words", e);
     }

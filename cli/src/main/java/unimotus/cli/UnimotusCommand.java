@@ -1,6 +1,5 @@
 package unimotus.cli;
 
-import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Spec;
@@ -19,24 +18,6 @@ import picocli.CommandLine.Spec;
       "  unimotus demo --shots DIR   write a picture of every main view, then exit",
       "",
       "It advises. Local codes, the risk assessment and licensed practice decide."
-    },
-    subcommands = {
-      CheckCommand.class,
-      CalcCommand.class,
-      PathCommand.class,
-      PredictCommand.class,
-      DiagnoseCommand.class,
-      BenchCommand.class,
-      WiringCommand.class,
-      StopsCommand.class,
-      SettingsCommand.class,
-      ServeCommand.class,
-      FrameCommand.class,
-      CaptureCommand.class,
-      WordCommand.class,
-      ExportCommand.class,
-      SchemaCommand.class,
-      CommandLine.HelpCommand.class
     })
 final class UnimotusCommand implements Runnable {
   @Spec private CommandSpec spec;

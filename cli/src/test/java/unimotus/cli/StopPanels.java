@@ -90,7 +90,7 @@ final class StopPanels {
     settings.computeIfAbsent(device, k -> new LinkedHashMap<>()).put(code, value);
   }
 
-  /** Wires in the words of a list: {@code plc:L+ – sr:A1}, one after the other by commas. */
+  /** Wires in the words of a list: {@code plc:24V – sr:A1}, one after the other by commas. */
   private void wire(String list) {
     for (String pair : list.split(",")) {
       String[] ends = pair.strip().split(" – ");
@@ -112,7 +112,7 @@ final class StopPanels {
   private void manualReset(String from) {
     reset = "b";
     device("b", "reset-button");
-    wire("%s – b:13, b:14 – sr:S34".formatted(from));
+    wire("%s – b:13, b:14 – sr:RES".formatted(from));
   }
 
   private void button(String feed1, String end1, String feed2, String end2) {
@@ -128,7 +128,7 @@ final class StopPanels {
     panel.button("sr:S11", "sr:S12", "sr:S21", "sr:S22");
     panel.manualReset("g1:+");
     panel.wire("g1:+ – sr:13, g1:+ – sr:23, sr:14 – drive:STO1, sr:24 – drive:STO2");
-    panel.wire("g1:- – drive:DCM");
+    panel.wire("g1:- – drive:COM");
     return panel;
   }
 
@@ -137,11 +137,11 @@ final class StopPanels {
     StopPanels panel = new StopPanels("strips", "terminal-drive-4kw");
     panel.device("x1", "terminal-strip-12");
     panel.device("x2", "terminal-strip-12");
-    panel.relay("safety-relay", "plc:L+", "plc:M");
+    panel.relay("safety-relay", "plc:24V", "plc:0V");
     panel.device("s1", "emergency-stop-button");
     panel.wire("sr:S11 – x1:1, x1:1 – s1:11, s1:12 – x1:2, x1:2 – sr:S12");
     panel.wire("sr:S21 – x1:3, x1:3 – s1:21, s1:22 – x1:4, x1:4 – sr:S22");
-    panel.manualReset("plc:L+");
+    panel.manualReset("plc:24V");
     panel.wire("drive:P24 – x2:1, x2:1 – sr:13, x2:1 – sr:23");
     panel.wire("sr:14 – x2:2, x2:2 – drive:STO1, sr:24 – x2:3, x2:3 – drive:STO2");
     return panel;
@@ -154,12 +154,12 @@ final class StopPanels {
     contactors = List.of("k1", "k2");
     device("q0", "mains-3x400");
     contactors.forEach(k -> device(k, "contactor-24v"));
-    relay("safety-relay", "plc:L+", "plc:M");
+    relay("safety-relay", "plc:24V", "plc:0V");
     button("sr:S11", "sr:S12", "sr:S21", "sr:S22");
-    wire("plc:L+ – k1:21, k1:22 – k2:21");
+    wire("plc:24V – k1:21, k1:22 – k2:21");
     manualReset("k2:22");
-    wire("plc:L+ – sr:13, sr:14 – k1:A1, plc:L+ – sr:23, sr:24 – k2:A1");
-    wire("k1:A2 – plc:M, k2:A2 – plc:M");
+    wire("plc:24V – sr:13, sr:14 – k1:A1, plc:24V – sr:23, sr:24 – k2:A1");
+    wire("k1:A2 – plc:0V, k2:A2 – plc:0V");
     String[] mains = {"L1", "L2", "L3"};
     String[] motor = {"U", "V", "W"};
     for (int i = 0; i < 3; i++) {
@@ -193,11 +193,11 @@ final class StopPanels {
   private static StopPanels testingOutputs() {
     StopPanels panel = new StopPanels("testing-outputs", "terminal-drive-4kw");
     panel.trigger = StopTrigger.LIGHT_CURTAIN;
-    panel.relay("safety-relay", "plc:L+", "plc:M");
+    panel.relay("safety-relay", "plc:24V", "plc:0V");
     panel.select("sr", "cross", "off");
     panel.device("s1", "light-curtain");
-    panel.wire("plc:L+ – s1:+, s1:0V – plc:M, s1:O1 – sr:S12, s1:O2 – sr:S22");
-    panel.manualReset("plc:L+");
+    panel.wire("plc:24V – s1:+, s1:0V – plc:0V, s1:O1 – sr:S12, s1:O2 – sr:S22");
+    panel.manualReset("plc:24V");
     panel.wire("drive:P24 – sr:13, sr:14 – drive:STO1, drive:P24 – sr:23, sr:24 – drive:STO2");
     return panel;
   }
@@ -217,8 +217,8 @@ final class StopPanels {
     panel.logic = StopLogic.DIRECT;
     panel.device("k1", "relay-two-changeover");
     panel.device("k2", "relay-two-changeover");
-    panel.button("plc:L+", "k1:A1", "plc:L+", "k2:A1");
-    panel.wire("k1:A2 – plc:M, k2:A2 – plc:M");
+    panel.button("plc:24V", "k1:A1", "plc:24V", "k2:A1");
+    panel.wire("k1:A2 – plc:0V, k2:A2 – plc:0V");
     panel.wire("drive:P24 – k1:11, k1:14 – drive:STO1, drive:P24 – k2:11, k2:14 – drive:STO2");
     return panel;
   }
@@ -228,15 +228,15 @@ final class StopPanels {
     StopPanels panel = new StopPanels("shared-relay", "terminal-drive-4kw");
     panel.device("drive-2", "terminal-drive-4kw");
     panel.select("drive-2", "sto.jumper", "removed");
-    panel.relay("safety-relay", "plc:L+", "plc:M");
+    panel.relay("safety-relay", "plc:24V", "plc:0V");
     panel.button("sr:S11", "sr:S12", "sr:S21", "sr:S22");
-    panel.wire("plc:L+ – drive:FC, drive:FR – drive-2:FC");
+    panel.wire("plc:24V – drive:FC, drive:FR – drive-2:FC");
     panel.manualReset("drive-2:FR");
     panel.set("drive", "O82", new SettingValue.Choice("sto-active"));
     panel.set("drive-2", "O82", new SettingValue.Choice("sto-active"));
-    panel.wire("plc:L+ – sr:13, sr:14 – drive:STO1, plc:L+ – sr:23, sr:24 – drive:STO2");
+    panel.wire("plc:24V – sr:13, sr:14 – drive:STO1, plc:24V – sr:23, sr:24 – drive:STO2");
     panel.wire("drive:STO1 – drive-2:STO1, drive:STO2 – drive-2:STO2");
-    panel.wire("drive:DCM – plc:M, drive-2:DCM – plc:M");
+    panel.wire("drive:COM – plc:0V, drive-2:COM – plc:0V");
     return panel;
   }
 
@@ -244,11 +244,11 @@ final class StopPanels {
   private static StopPanels delayedRelay() {
     StopPanels panel = new StopPanels("delayed-relay", "terminal-drive-4kw");
     panel.effect = StopEffect.SS1_T;
-    panel.relay("safety-relay-delayed", "plc:L+", "plc:M");
+    panel.relay("safety-relay-delayed", "plc:24V", "plc:0V");
     panel.button("sr:S11", "sr:S12", "sr:S21", "sr:S22");
-    panel.manualReset("plc:L+");
+    panel.manualReset("plc:24V");
     panel.wire("drive:P24 – sr:37, sr:38 – drive:STO1, drive:P24 – sr:47, sr:48 – drive:STO2");
-    panel.wire("plc:DO0 – sr:13, sr:14 – drive:DI1, plc:M – drive:DCM");
+    panel.wire("plc:DO0 – sr:13, sr:14 – drive:DI1, plc:0V – drive:COM");
     panel.set("drive", "S91", new SettingValue.Number(0));
     panel.set("drive", "R31", new SettingValue.Number(2));
     panel.intents.add(
@@ -265,9 +265,9 @@ final class StopPanels {
     panel.device("q0", "mains-1x230");
     panel.wire("q0:L – drive:L, q0:N – drive:N");
     panel.wire("drive:U – motor:U, drive:V – motor:V, drive:W – motor:W");
-    panel.relay("safety-relay-polarity", "plc:L+", "plc:M");
+    panel.relay("safety-relay-polarity", "plc:24V", "plc:0V");
     panel.button("sr:S11", "sr:S12", "sr:A2", "sr:S22");
-    panel.manualReset("plc:L+");
+    panel.manualReset("plc:24V");
     panel.wire("drive:P24 – sr:13, sr:14 – drive:STO1, drive:P24 – sr:23, sr:24 – drive:STO2");
     return panel;
   }

@@ -151,7 +151,7 @@ class StopPanelsTest {
             select(own, "drive", "sto.jumper", "fitted"),
             fails,
             "factory-fitted jumper"),
-        of("zeros not connected", minus(own, "drive:DCM"), dead, "no conductor connects"),
+        of("zeros not connected", minus(own, "drive:COM"), dead, "no conductor connects"),
         of(
             "24 V wired to both channels",
             plus(own, "g1:+ – drive:STO1", "drive:P24 – drive:STO2"),
@@ -166,9 +166,9 @@ class StopPanelsTest {
         of("loop not fed", minus(strips, "b:13"), dead, "never reset"),
         of(
             "coils held by 24 V",
-            plus(before, "plc:L+ – k1:A1", "plc:L+ – k2:A1"),
+            plus(before, "plc:24V – k1:A1", "plc:24V – k2:A1"),
             fails,
-            "connects L+ of plc and A1 of k1"),
+            "connects 24V of plc and A1 of k1"),
         of(
             "main contacts bypassed",
             plus(before, "q0:L1 – drive:L1", "q0:L2 – drive:L2"),
@@ -199,13 +199,17 @@ class StopPanelsTest {
             "takes the test pulses"),
         of(
             "curtain bridged by 24 V",
-            plus(testing, "plc:L+ – sr:S12", "plc:L+ – sr:S22"),
+            plus(testing, "plc:24V – sr:S12", "plc:24V – sr:S22"),
             fails,
-            "connects L+ of plc"),
+            "connects 24V of plc"),
         of("test pulses crossed", swap(direct, "drive:SA", "drive:SB"), dead, "test pulses"),
         of("fed from the steady 24 V", swap2(direct), dead, "steady voltage"),
         of("drive waits for nothing", minus(direct, "drive:SB"), dead, "SB of drive"),
-        of("both relays held", plus(chain, "plc:L+ – k1:A1", "plc:L+ – k2:A1"), fails, "A1 of k1"),
+        of(
+            "both relays held",
+            plus(chain, "plc:24V – k1:A1", "plc:24V – k2:A1"),
+            fails,
+            "A1 of k1"),
         of("break contact used", swap(chain, "k1:14", "k1:12"), dead, "STO1 of drive"),
         of("coil without return", minus(chain, "k1:A2"), dead, "A2 of k1"),
         of(

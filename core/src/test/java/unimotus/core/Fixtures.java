@@ -70,23 +70,23 @@ public final class Fixtures {
         "test-controller",
         "Test controller",
         List.of(
-            terminal("L+", TerminalRole.SUPPLY_24V, "M"),
-            terminal("M", TerminalRole.COMMON_0V, null),
-            terminal("DO0", TerminalRole.SOURCING_OUTPUT, "L+"),
-            terminal("DO1", TerminalRole.SOURCING_OUTPUT, "L+"),
-            terminal("DS0", TerminalRole.SINKING_OUTPUT, "M"),
+            terminal("24V", TerminalRole.SUPPLY_24V, "0V"),
+            terminal("0V", TerminalRole.COMMON_0V, null),
+            terminal("DO0", TerminalRole.SOURCING_OUTPUT, "24V"),
+            terminal("DO1", TerminalRole.SOURCING_OUTPUT, "24V"),
+            terminal("DS0", TerminalRole.SINKING_OUTPUT, "0V"),
             terminal("RC", TerminalRole.RELAY_COMMON, null),
             new Terminal(
                 "RO", "RO", TerminalRole.RELAY_CONTACT, "RC", Map.of("leastAmperes", 0.001)),
             new Terminal(
                 "ROP", "ROP", TerminalRole.RELAY_CONTACT, "RC", Map.of("leastAmperes", 0.1)),
             new Terminal(
-                "DOT", "DOT", TerminalRole.SOURCING_OUTPUT, "L+", Map.of("leakageAmperes", 0.004)),
-            terminal("DI0", TerminalRole.DIGITAL_INPUT, "M"),
-            terminal("AO0", TerminalRole.ANALOG_OUTPUT, "AO0M"),
-            terminal("AO0M", TerminalRole.ANALOG_COMMON, null),
-            terminal("AI0", TerminalRole.ANALOG_INPUT, "AI0M"),
-            terminal("AI0M", TerminalRole.ANALOG_COMMON, null)),
+                "DOT", "DOT", TerminalRole.SOURCING_OUTPUT, "24V", Map.of("leakageAmperes", 0.004)),
+            terminal("DI0", TerminalRole.DIGITAL_INPUT, "0V"),
+            terminal("AO0", TerminalRole.ANALOG_OUTPUT, "AO0-"),
+            terminal("AO0-", TerminalRole.ANALOG_COMMON, null),
+            terminal("AI0", TerminalRole.ANALOG_INPUT, "AI0-"),
+            terminal("AI0-", TerminalRole.ANALOG_COMMON, null)),
         List.of(
             selector("AO0.range", SelectorRole.CHANNEL_RANGE, "AO0", RANGES),
             selector("AO0.fs", SelectorRole.RAW_FULL_SCALE, "AO0", FULL_SCALES),
@@ -151,13 +151,13 @@ public final class Fixtures {
         "Test drive",
         new DriveKind.Frequency(List.of(MotorKind.INDUCTION)),
         List.of(
-            terminal("P24", TerminalRole.SUPPLY_24V, "DCM"),
-            terminal("DCM", TerminalRole.INPUT_COMMON, null),
-            terminal("DI1", TerminalRole.DIGITAL_INPUT, "DCM"),
-            terminal("DI2", TerminalRole.DIGITAL_INPUT, "DCM"),
-            terminal("AI1", TerminalRole.ANALOG_INPUT, "ACM"),
-            terminal("ACM", TerminalRole.ANALOG_COMMON, null),
-            terminal("AO1", TerminalRole.ANALOG_OUTPUT, "ACM"),
+            terminal("P24", TerminalRole.SUPPLY_24V, "COM"),
+            terminal("COM", TerminalRole.INPUT_COMMON, null),
+            terminal("DI1", TerminalRole.DIGITAL_INPUT, "COM"),
+            terminal("DI2", TerminalRole.DIGITAL_INPUT, "COM"),
+            terminal("AI1", TerminalRole.ANALOG_INPUT, "AG"),
+            terminal("AG", TerminalRole.ANALOG_COMMON, null),
+            terminal("AO1", TerminalRole.ANALOG_OUTPUT, "AG"),
             terminal("STO1", TerminalRole.SAFE_TORQUE_OFF, null),
             terminal("STO2", TerminalRole.SAFE_TORQUE_OFF, null),
             terminal("FC", TerminalRole.RELAY_COMMON, null),
@@ -321,11 +321,11 @@ public final class Fixtures {
     List<Wire> wires =
         List.of(
             wire("w1", "plc:DO0", "drive:DI1"),
-            wire("w2", "plc:M", "drive:DCM"),
+            wire("w2", "plc:0V", "drive:COM"),
             wire("w3", "plc:AO0", "drive:AI1"),
-            wire("w4", "plc:AO0M", "drive:ACM"),
+            wire("w4", "plc:AO0-", "drive:AG"),
             wire("w5", "drive:AO1", "plc:AI0"),
-            wire("w6", "drive:ACM", "plc:AI0M"));
+            wire("w6", "drive:AG", "plc:AI0-"));
     return new Project(
         "Test line",
         List.of(controller),
@@ -334,6 +334,7 @@ public final class Fixtures {
         List.of(motor),
         List.of(axis),
         wires,
+        List.of(),
         List.of(),
         List.of(),
         List.of(),

@@ -57,6 +57,7 @@ public final class Lines {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

@@ -3,32 +3,21 @@ package unimotus.desktop;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Objects;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CopyOnWriteArrayList;
-import java.util.concurrent.atomic.AtomicReference;
 import javafx.application.Application;
 import javafx.application.Platform;
-import javafx.scene.Scene;
 import javafx.stage.Stage;
 import unimotus.core.sheet.SheetCatalogue;
-import unimotus.desktop.shell.Shell;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 import unimotus.workbench.Opening;
-import unimotus.workbench.UnsavedKeeper;
 
 /** Puts the pieces together and opens the window. */
 public final class DesktopApp extends Application {
-  /** The least that everything can still be used at. */
-  private static final int LEAST_WIDTH = 800;
-
-  private static final int LEAST_HEIGHT = 560;
-
   private static StartArguments arguments = StartArguments.of(List.of());
   private static CompletableFuture<Opening> opening = new CompletableFuture<>();
 
@@ -56,22 +45,17 @@ public final class DesktopApp extends Application {
             ? Files.createTempDirectory("unimotus").resolve("preferences.properties")
             : folders.preferences();
     Look.load();
-    SystemDialogs dialogs = new SystemDialogs(() -> stage);
-    Desk desk =
-        new Desk(
-            opening.join(),
-            dialogs,
-            Clock.systemDefaultZone(),
+    Windows windows =
+        new Windows(
             preferences,
-            shots != null ? preferences.resolveSibling("sheets") : folders.sheets());
-    Shell shell = new Shell(desk);
-    desk.preferences().get().lastFolder().ifPresent(dialogs::startIn);
-    Scene scene = new Scene(shell, arguments.width(), arguments.height());
-    stage.setMinWidth(LEAST_WIDTH);
-    stage.setMinHeight(LEAST_HEIGHT);
-    Look.wear(scene);
-    stage.setScene(scene);
-    stage.titleProperty().bind(shell.title());
+            shots != null ? preferences.resolveSibling("sheets") : folders.sheets(),
+            folders.state());
+    Windows.Opened window =
+        windows.make(stage, opening.join(), arguments.width(), arguments.height());
+    Desk desk = window.desk();
+    if (arguments.dark()) {
+      desk.preferences().set(desk.preferences().get().withDark(true));
+    }
     openWanted(desk);
     if (!LEFT_OUT.isEmpty()) {
       desk.refuse(String.join("; ", LEFT_OUT));
@@ -81,7 +65,7 @@ public final class DesktopApp extends Application {
       new Shots(stage, desk, shots).take();
       return;
     }
-    keepUnsaved(stage, desk, shell, folders.state());
+    windows.keepUnsaved(window);
     if (System.getProperty("unimotus.startup") != null) {
       System.err.printf(
           "window usable after %d ms%n",
@@ -116,30 +100,5 @@ public final class DesktopApp extends Application {
         desk.refuse(e.getMessage());
       }
     }
-  }
-
-  private static void keepUnsaved(Stage stage, Desk desk, Shell shell, Path stateFolder) {
-    AtomicReference<UnsavedKeeper> own = new AtomicReference<>();
-    UnsavedKeeper keeper =
-        new UnsavedKeeper(
-            desk.session(),
-            stateFolder,
-            unsaved ->
-                // Later, so that the window has settled on the file that was opened.
-                Platform.runLater(
-                    () ->
-                        shell.offerUnsaved(
-                            unsaved, () -> Objects.requireNonNull(own.get()).letGo(unsaved))));
-    own.set(keeper);
-    stage.setOnCloseRequest(
-        e -> {
-          e.consume();
-          shell.leavingWork(
-              () -> {
-                keeper.forget();
-                keeper.close();
-                stage.close();
-              });
-        });
   }
 }

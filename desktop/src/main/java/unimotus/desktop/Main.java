@@ -12,8 +12,8 @@ public final class Main {
   /**
    * Opens the window.
    *
-   * @param arguments nothing, a project file or {@code demo}; {@code --size 1000x700}, {@code
-   *     --shots DIR}
+   * @param arguments nothing, a project file or {@code demo}; {@code --dark}, {@code --size
+   *     1000x700}, {@code --shots DIR}
    */
   public static void main(String[] arguments) {
     try {

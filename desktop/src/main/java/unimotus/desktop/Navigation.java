@@ -1,7 +1,9 @@
 package unimotus.desktop;
 
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
 import unimotus.core.wiring.CommandState;
@@ -14,6 +16,7 @@ public final class Navigation {
   private final Desk desk;
   private @Nullable Circuit circuit;
   private @Nullable String aim;
+  private Consumer<Path> opener = file -> {};
 
   Navigation(Desk desk) {
     this.desk = desk;
@@ -47,6 +50,8 @@ public final class Navigation {
       aimAt(at.axis(), WorkStep.SET_UP, at.place());
     } else if (target instanceof Target.OnBoard at) {
       aimAt(at.axis(), WorkStep.WIRE, at.sought());
+    } else if (target instanceof Target.Predicted at) {
+      aimAt(at.axis(), WorkStep.PROVE, at.key());
     } else if (target instanceof Target.Mending at) {
       desk.axisId().set(at.axis());
       goTo(at.finding());
@@ -60,6 +65,18 @@ public final class Navigation {
     } else {
       desk.show(axis, there);
     }
+  }
+
+  /**
+   * Opens a project file in the place of the one that is open, whose unsaved work is asked after.
+   */
+  public void open(Path file) {
+    opener.accept(file);
+  }
+
+  /** What asks after unsaved work and opens a file. */
+  public void openWith(Consumer<Path> next) {
+    opener = next;
   }
 
   /** The place somebody wants to be taken to; empty once it was asked for. */

@@ -9,8 +9,11 @@ import java.util.List;
 import java.util.function.Consumer;
 import javafx.animation.PauseTransition;
 import javafx.application.Platform;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import javafx.stage.Stage;
 import javafx.util.Duration;
 import org.jspecify.annotations.Nullable;
@@ -58,7 +61,22 @@ final class Shots {
     waiting.add(new Shot("line", d -> d.openDemo()));
     waiting.add(view("identify", "rinse-drum", WorkStep.IDENTIFY));
     waiting.add(view("wire", "rinse-drum", WorkStep.WIRE));
-    waiting.add(pressed("wire-truth", "#mode-truth"));
+    waiting.add(
+        new Shot(
+            "wire-measuring",
+            d -> {
+              press("#activity-measuring");
+              key("#terminal-drum-drive-STO1", KeyCode.R);
+              key("#terminal-drum-drive-COM", KeyCode.B);
+              key("#terminal-controller-1-AO0", KeyCode.W);
+            }));
+    waiting.add(
+        new Shot(
+            "wire-truth",
+            d -> {
+              press("#activity-wiring");
+              press("#mode-truth");
+            }));
     waiting.add(pressed("wire-schedule", "#mode-schedule"));
     waiting.add(
         new Shot(
@@ -185,6 +203,13 @@ final class Shots {
     stage.getScene().getRoot().layout();
     if (stage.getScene().lookup(button) instanceof Button pressed) {
       pressed.fire();
+    }
+  }
+
+  private void key(String on, KeyCode code) {
+    Node node = stage.getScene().lookup(on);
+    if (node != null) {
+      node.fireEvent(new KeyEvent(KeyEvent.KEY_PRESSED, "", "", code, false, false, false, false));
     }
   }
 

@@ -7,11 +7,14 @@ import javafx.geometry.Bounds;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import unimotus.core.machine.Axis;
 import unimotus.desktop.shell.Shell;
-import unimotus.workbench.AxisEdits;
+import unimotus.workbench.AxisCopies;
+import unimotus.workbench.Overview;
 import unimotus.workbench.WorkStep;
 
 /** An axis renamed, moved, copied and removed in the window, by keys and by its menu. */
@@ -95,6 +98,60 @@ class AxisActionsTest extends WindowTest {
     assertThat(names().subList(0, 2)).containsExactly("Rinse drum 2", "Rinse drum");
   }
 
+  /** Over the clipboard into a line without a controller. */
+  @Test
+  void anAxisIsCopiedIntoAnotherLine() {
+    onWindow(
+        () -> {
+          desk.openDemo();
+          desk.show("header-pump", WorkStep.IDENTIFY);
+        });
+    interact(() -> lookup("#axis-header-pump").query().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.C);
+    settle();
+    assertThat(desk.message().get().text()).contains("Header tank pump is on the clipboard");
+    onWindow(() -> desk.session().startNew());
+    interact(() -> lookup("#new-axis").query().requestFocus());
+    push(KeyCode.CONTROL, KeyCode.V);
+    settle();
+    assertThat(names()).containsExactly("Header tank pump");
+    assertThat(desk.session().project().controllers()).hasSize(1);
+    assertThat(desk.message().get().text()).contains("run and reference wired");
+    push(KeyCode.CONTROL, KeyCode.V);
+    settle();
+    assertThat(names()).containsExactly("Header tank pump", "Header tank pump 2");
+    assertThat(desk.session().project().controllers()).hasSize(1);
+    interact(
+        () -> {
+          ClipboardContent words = new ClipboardContent();
+          words.putString("no axis at all");
+          Clipboard.getSystemClipboard().setContent(words);
+        });
+    push(KeyCode.CONTROL, KeyCode.V);
+    settle();
+    assertThat(names()).hasSize(2);
+    assertThat(desk.message().get().text()).contains("what is on the clipboard is no axis");
+  }
+
+  @Test
+  void anAxisIsPutIntoAGroupAndTheOverviewStandsByGroup() {
+    openDrum();
+    choose("group-axis");
+    interact(() -> lookup("#answer-text").<TextField>query().setText("washing"));
+    click(this, "#answer-take");
+    assertThat(desk.session().project().axis("rinse-drum").orElseThrow().group())
+        .isEqualTo("washing");
+    onWindow(() -> desk.show(null, null));
+    interact(
+        () ->
+            lookup("#line-order")
+                .<javafx.scene.control.ComboBox<Overview.Order>>query()
+                .setValue(Overview.Order.GROUP));
+    settle();
+    assertThat(shows("washing: 1 axis, 1 error")).isTrue();
+    assertThat(shows("of no group: 6 axes")).isTrue();
+  }
+
   /** The file's name, and a star while something is not saved. */
   @Test
   void theTitleSaysWhatIsOpenAndWhetherItIsSaved() {
@@ -116,7 +173,7 @@ class AxisActionsTest extends WindowTest {
     onWindow(
         () -> {
           for (int i = 0; i < 50; i++) {
-            desk.session().apply(AxisEdits.duplicate(desk.session().sheets(), bare));
+            desk.session().apply(AxisCopies.duplicate(desk.session().sheets(), bare));
           }
         });
     settle();

@@ -6,7 +6,9 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
+import javafx.scene.layout.Region;
 import org.junit.jupiter.api.Test;
 import unimotus.core.machine.Reading;
 import unimotus.desktop.shell.Shell;
@@ -48,6 +50,29 @@ class EvidenceTest extends WindowTest {
     push(KeyCode.ENTER);
     settle();
     assertThat(readings("rinse-drum")).hasSize(before + 1);
+  }
+
+  /** Beside a reading stand words and a photo; without a reading nothing can. */
+  @Test
+  void aNoteAndAPhotoAreKeptBesideTheReading() {
+    at("drying-fan", WorkStep.PROVE);
+    int before = readings("drying-fan").size();
+    press("#beside-permission-open");
+    interact(() -> lookup("#note-permission-open").<TextField>query().setText("lamp H3 off"));
+    interact(() -> lookup("#photo-permission-open").<TextField>query().setText("p/17.jpg"));
+    press("#keep-note-permission-open");
+    settle();
+    assertThat(readings("drying-fan")).hasSize(before);
+    assertThat(readings("drying-fan"))
+        .anyMatch(r -> "lamp H3 off".equals(r.note()) && "p/17.jpg".equals(r.photo()));
+    press("#beside-ref0-shaft");
+    press("#keep-note-ref0-shaft");
+    settle();
+    assertThat(desk.message().get().text()).contains("no reading yet");
+    press("#large-fields");
+    settle();
+    assertThat(lookup("#reading-permission-open").<Region>query().getHeight())
+        .isGreaterThanOrEqualTo(44);
   }
 
   /** What was typed and not taken does not follow to the next axis. */

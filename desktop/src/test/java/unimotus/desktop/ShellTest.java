@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.time.Instant;
+import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -168,19 +169,31 @@ class ShellTest extends WindowTest {
   }
 
   @Test
-  void helpComesAndGoesWithF1() {
+  void theGuideOpensAtTheChapterOfTheViewAndGoes() {
+    interact(desk::openDemo);
+    for (WorkStep step : WorkStep.values()) {
+      if (step != WorkStep.HAND_OVER) {
+        interact(() -> desk.show("rinse-drum", step));
+        settle();
+        push(KeyCode.F1);
+        settle();
+        assertThat(stage.getScene().getFocusOwner())
+            .isInstanceOfSatisfying(
+                Button.class, b -> assertThat(b.getText()).startsWith(step.label()));
+        push(KeyCode.ESCAPE);
+        settle();
+        assertThat(stage.getScene().getFocusOwner().getId()).isNotEqualTo("close-help");
+      }
+    }
+    interact(() -> desk.show(null, null));
+    settle();
     push(KeyCode.F1);
     settle();
-    assertThat(shows("Keys and signs")).isTrue();
-    assertThat(lookup("#close-help").query().isFocused()).isTrue();
-    push(KeyCode.ESCAPE);
-    settle();
-    assertThat(
-            lookup("#close-help").query().getParent().isVisible()
-                && lookup("#close-help").query().getScene().getFocusOwner()
-                    == lookup("#close-help").query()
-                && shows("Keys and signs"))
-        .isFalse();
+    assertThat(((Button) stage.getScene().getFocusOwner()).getText()).isEqualTo("The whole line");
+    click(this, "#chapter-0");
+    assertThat(shows("Alt+↓, Alt+↑")).isTrue();
+    click(this, "#close-help");
+    assertThat(lookup("#close-help").query().localToScene(0, 0)).isNotNull();
   }
 
   @Test

@@ -11,13 +11,13 @@ class StartArgumentsTest {
   @Test
   void nothingOpensAnEmptyWindowOfTheUsualSize() {
     assertThat(StartArguments.of(List.of()))
-        .isEqualTo(new StartArguments(false, null, null, 1280, 800));
+        .isEqualTo(new StartArguments(false, false, null, null, 1280, 800));
   }
 
   @Test
   void optionsStandInAnyOrder() {
     assertThat(StartArguments.of(List.of("--size", "1000x700", "demo", "--shots", "out")))
-        .isEqualTo(new StartArguments(true, null, Path.of("out"), 1000, 700));
+        .isEqualTo(new StartArguments(true, false, null, Path.of("out"), 1000, 700));
     assertThat(StartArguments.of(List.of("line.unimotus.json", "--size", "1920x1080")).file())
         .isEqualTo(Path.of("line.unimotus.json"));
   }
@@ -32,5 +32,10 @@ class StartArgumentsTest {
         .hasMessage("'--shot' is no argument of the window");
     assertThatThrownBy(() -> StartArguments.of(List.of("one", "two")))
         .hasMessage("'two' is no argument of the window");
+  }
+
+  @Test
+  void aDarkWindowIsAskedFor() {
+    assertThat(StartArguments.of(List.of("demo", "--dark")).dark()).isTrue();
   }
 }

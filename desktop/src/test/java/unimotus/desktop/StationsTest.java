@@ -47,14 +47,14 @@ class StationsTest extends WindowTest {
   @Test
   void aBrokenWireIsToldAndUndone() {
     at("rinse-drum", WorkStep.WIRE);
-    interact(() -> lookup("#terminal-drum-drive-DCM").query().requestFocus());
+    interact(() -> lookup("#terminal-drum-drive-COM").query().requestFocus());
     push(KeyCode.W);
     settle();
     click(this, "#remove-wire");
-    assertThat(shows("DCM of the drive and M of the controller are not connected")).isTrue();
+    assertThat(shows("COM of the drive and 0V of the controller are not connected")).isTrue();
     push(KeyCode.CONTROL, KeyCode.Z);
     settle();
-    assertThat(shows("DCM of the drive and M of the controller are not connected")).isFalse();
+    assertThat(shows("COM of the drive and 0V of the controller are not connected")).isFalse();
   }
 
   @Test

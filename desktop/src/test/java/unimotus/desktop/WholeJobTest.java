@@ -68,7 +68,7 @@ class WholeJobTest extends WindowTest {
     settle();
     click(robot, "#station-number");
     enter(robot, "#station-entry", "12.5");
-    assertThat(number(robot, "#station-counts")).isEqualTo("13824");
+    assertThat(number(robot, "#station-counts")).isEqualTo("16384");
     assertThat(number(robot, "#station-signal")).isEqualTo("12");
     assertThat(number(robot, "#station-frequency")).isIn("25", "25.01", "24.99");
     click(robot, "#station-frequency");
@@ -207,7 +207,7 @@ class WholeJobTest extends WindowTest {
     assertThat(desk.session().project()).isEqualTo(saved);
     assertThat(ProjectFile.load(answers.file).project()).isEqualTo(saved);
     assertThat(evidence().proof().state()).isEqualTo(AxisProof.State.PROVEN);
-    assertThat(evidence().path().value(Station.COUNTS, 12.5)).isEqualTo(13824);
+    assertThat(evidence().path().value(Station.COUNTS, 12.5)).isEqualTo(16384);
   }
 
   private Evidence evidence() {

@@ -8,6 +8,7 @@ import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.BoardPlace;
 import unimotus.core.machine.Borrowing;
 import unimotus.core.machine.CableLaying;
 import unimotus.core.machine.Condition;
@@ -96,7 +97,8 @@ final class Samples {
                 reference,
                 answer,
                 new Mechanics.Drum(20, 0.5),
-                load),
+                load,
+                "washing"),
             new Axis(
                 "b",
                 "Screw",
@@ -150,7 +152,7 @@ final class Samples {
                 "a",
                 Probe.Quantity.VOLTS,
                 new TerminalRef("drive", "DI1"),
-                new TerminalRef("drive", "DCM"),
+                new TerminalRef("drive", "COM"),
                 null,
                 List.of(new TerminalRef("plc", "DO0")),
                 Map.of("plc:AO0", 12.0),
@@ -250,6 +252,11 @@ final class Samples {
                 "eyes",
                 "2026-01-02T03:04:05Z",
                 "me",
-                Map.of())));
+                Map.of(),
+                "seen from the drive end",
+                "photos/direction.jpg")),
+        List.of(
+            new BoardPlace("drive", BoardPlace.Side.LEFT),
+            new BoardPlace("plc", BoardPlace.Side.RIGHT)));
   }
 }

@@ -42,6 +42,7 @@ import unimotus.core.sheet.TerminalRole;
  * @param controllerSheet class of the controller; one of that class already in the line is shared
  * @param driveSheet class of the drive
  * @param motorSheet class of the motor, whose plate is taken over
+ * @param mains what the drive is fed from
  * @param range signal of the speed reference
  * @param mechanics what is moved
  * @param speedAtFull machine speed at 100 %, in the unit of the mechanics
@@ -51,6 +52,7 @@ public record AxisDraft(
     String controllerSheet,
     String driveSheet,
     String motorSheet,
+    Mains mains,
     SignalRange range,
     Mechanics mechanics,
     double speedAtFull) {
@@ -62,6 +64,12 @@ public record AxisDraft(
    * A motor without a frequency has a reference without one; it has to be a number all the same.
    */
   private static final double STEPPED_HERTZ = 50;
+
+  /** This draft with a drive of another class. */
+  public AxisDraft withDriveSheet(String sheet) {
+    return new AxisDraft(
+        name, controllerSheet, sheet, motorSheet, mains, range, mechanics, speedAtFull);
+  }
 
   /** The edit that adds the axis, its devices, its channel and the settings that follow. */
   public Edit edit(SheetCatalogue sheets) {
@@ -110,6 +118,9 @@ public record AxisDraft(
     Axis axis = axis(project, controller, controllerKind, drive, motor, output, input);
     controller = setRange(controller, controllerKind, output);
     Project with = project.with(controller).with(drive).with(motor).with(axis);
+    if (mains != Mains.NOT_KNOWN) {
+      with = with.with(mains.on(with.record(drive.id()), driveKind));
+    }
     return withDerived(with, sheets, axis);
   }
 

@@ -3,6 +3,7 @@ package unimotus.workbench;
 import java.io.IOException;
 import java.io.InputStream;
 import unimotus.core.machine.Project;
+import unimotus.formats.packed.Packed;
 import unimotus.formats.project.ProjectFile;
 
 /** The invented kelp line that ships with the program. */
@@ -11,8 +12,15 @@ public final class Demo {
 
   private Demo() {}
 
-  /** The demo project, read from the program's own resource. */
+  /** The demo project, from its packed form. */
   public static Project project() {
+    return Packed.shipped(Demo.class, "/unimotus/demo/kelp-line.packed")
+        .map(Project.class::cast)
+        .orElseGet(Demo::bound);
+  }
+
+  /** The same, read from its file. */
+  static Project bound() {
     try {
       return ProjectFile.readShipped("kelp-line.unimotus.json", bytes());
     } catch (IOException e) {

@@ -42,6 +42,11 @@ public final class Edits {
     return onAxis("rename axis", axisId, a -> a.withName(name));
   }
 
+  /** Puts an axis into a group of the line; blank for none. */
+  public static Edit groupAxis(String axisId, String group) {
+    return onAxis("group axis", axisId, a -> a.with().group(group).build());
+  }
+
   /** Gives an axis a controller of a class; one of that class already in the line is shared. */
   public static Edit chooseController(String axisId, ControllerSheet sheet) {
     return new Edit(
@@ -198,6 +203,29 @@ public final class Edits {
   /** Adds a reading. */
   public static Edit reading(Reading reading) {
     return new Edit("record " + reading.prediction(), p -> p.with(reading));
+  }
+
+  /**
+   * Writes beside the last reading of a prediction what was seen besides, and where its picture is.
+   *
+   * @param note in words; blank for nothing
+   * @param photo path as it was entered; blank for none
+   */
+  public static Edit annotate(String axisId, String predictionKey, String note, String photo) {
+    return new Edit(
+        "write beside " + predictionKey,
+        p -> {
+          List<Reading> readings = new ArrayList<>(p.readings());
+          for (int i = readings.size() - 1; i >= 0; i--) {
+            Reading reading = readings.get(i);
+            if (reading.axis().equals(axisId) && reading.prediction().equals(predictionKey)) {
+              readings.set(i, reading.with().note(note).photo(photo).build());
+              return p.withReadings(readings);
+            }
+          }
+          throw new IllegalArgumentException(
+              "%s: there is no reading yet to write something beside".formatted(predictionKey));
+        });
   }
 
   /** Removes all readings of one prediction. */

@@ -2,6 +2,7 @@ package unimotus.workbench;
 
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.function.ToLongFunction;
@@ -68,6 +69,7 @@ public record Overview(List<Row> all) {
             .thenComparing(r -> -r.warnings())
             .thenComparing(r -> -r.stale())),
     NEXT("by next step", Comparator.comparing((Row r) -> r.progress().nextStep())),
+    GROUP("by group", Comparator.comparing(Overview::groupLast)),
     NAME(
         "by name",
         Comparator.comparing((Row r) -> r.review().axis().name(), String.CASE_INSENSITIVE_ORDER));
@@ -84,6 +86,12 @@ public record Overview(List<Row> all) {
     public String label() {
       return label;
     }
+  }
+
+  /** Groups in their alphabet, axes of no group after them. */
+  private static String groupLast(Row row) {
+    String group = row.review().axis().group();
+    return group == null ? "\uffff" : group.toLowerCase(Locale.ROOT);
   }
 
   /** Takes a copy. */

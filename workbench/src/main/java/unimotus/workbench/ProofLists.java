@@ -22,7 +22,7 @@ public final class ProofLists {
     String name = file.getFileName().toString();
     if (list.rows().isEmpty()) {
       throw new IllegalArgumentException(
-          "%s has no stop yet: there is nothing to prove".formatted(list.axis()));
+          "%s: there is nothing to prove yet".formatted(list.axis()));
     }
     if (name.endsWith(".pdf")) {
       try (OutputStream out = Files.newOutputStream(file)) {

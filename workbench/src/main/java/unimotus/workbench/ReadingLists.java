@@ -12,7 +12,9 @@ import java.util.Objects;
 import java.util.Optional;
 import unimotus.core.machine.Reading;
 import unimotus.core.proof.Prediction;
+import unimotus.core.proof.ProofList;
 import unimotus.core.proof.Verdict;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.formats.proof.ReadingCsv;
 
 /** The list of what is to be seen of an axis out to a file, and what was measured in from it. */
@@ -25,12 +27,14 @@ public final class ReadingLists {
    * What was read.
    *
    * @param readings those that are new or differ from what is on record
+   * @param notes those on record beside which something else is written now
    * @param problems lines that could not be used, and why
    */
-  public record Read(List<Reading> readings, List<String> problems) {
+  public record Read(List<Reading> readings, List<Reading> notes, List<String> problems) {
     /** Takes copies. */
     public Read {
       readings = List.copyOf(readings);
+      notes = List.copyOf(notes);
       problems = List.copyOf(problems);
     }
   }
@@ -44,6 +48,25 @@ public final class ReadingLists {
     try (BufferedWriter out = Files.newBufferedWriter(file, StandardCharsets.UTF_8)) {
       ReadingCsv.write(verdicts, out);
     }
+  }
+
+  /**
+   * Writes the list to be taken along on paper, with blanks: {@code .pdf}, or {@code .txt}.
+   *
+   * @throws IllegalArgumentException where the name says neither
+   * @throws IOException where it cannot be written
+   */
+  public static void print(
+      String line, String axis, List<ProveWalk.Stop> stops, QuantityFormat format, Path file)
+      throws IOException {
+    List<ProofList.Row> rows = new ArrayList<>();
+    for (ProveWalk.Stop stop : stops) {
+      for (Verdict verdict : stop.verdicts()) {
+        rows.add(ProofList.row(rows.size() + 1, stop.title(), verdict, format));
+      }
+    }
+    ProofLists.write(
+        new ProofList("Readings to take", line, axis, ProofList.CAUTIONS, rows, List.of()), file);
   }
 
   /**
@@ -65,6 +88,7 @@ public final class ReadingLists {
               .formatted(name, Files.size(file) >> 20, LARGEST_BYTES >> 20));
     }
     List<Reading> readings = new ArrayList<>();
+    List<Reading> notes = new ArrayList<>();
     List<String> problems = new ArrayList<>();
     for (ReadingCsv.Line line : ReadingCsv.read(name, Files.readAllBytes(file))) {
       Optional<Verdict> verdict = find(evidence, line.key());
@@ -72,6 +96,16 @@ public final class ReadingLists {
         problems.add(
             "line %d: '%s' is no prediction of this axis".formatted(line.number(), line.key()));
         continue;
+      }
+      if (line.measured().isEmpty()) {
+        problems.add(
+            "line %d: '%s' has a note but nothing was measured"
+                .formatted(line.number(), line.key()));
+        continue;
+      }
+      if (isAnnotated(line, verdict.get())) {
+        Reading before = Objects.requireNonNull(verdict.get().reading());
+        notes.add(before.with().note(line.note()).photo(line.photo()).build());
       }
       if (line.measured().equals(ReadingCsv.text(verdict.get().reading()))) {
         // What came back as it was written is no new measurement, of an old design least of all.
@@ -91,7 +125,7 @@ public final class ReadingLists {
         problems.add("line %d: %s".formatted(line.number(), unusable.getMessage()));
       }
     }
-    return new Read(readings, problems);
+    return new Read(readings, notes, problems);
   }
 
   private static Optional<Verdict> find(Evidence evidence, String key) {
@@ -108,7 +142,18 @@ public final class ReadingLists {
       String by,
       Clock clock) {
     String instrument = line.instrument().isEmpty() ? prediction.instrument() : line.instrument();
-    return evidence.reading(prediction, line.typed(), units, instrument, by, clock);
+    Reading reading = evidence.reading(prediction, line.typed(), units, instrument, by, clock);
+    return reading.with().note(line.note()).photo(line.photo()).build();
+  }
+
+  /** Whether the line is the reading on record with something else written beside it. */
+  private static boolean isAnnotated(ReadingCsv.Line line, Verdict verdict) {
+    Reading before = verdict.reading();
+    return before != null
+        && verdict.changed().isEmpty()
+        && line.measured().equals(ReadingCsv.text(before))
+        && !(line.note().equals(Objects.requireNonNullElse(before.note(), ""))
+            && line.photo().equals(Objects.requireNonNullElse(before.photo(), "")));
   }
 
   /** What was written with the list and came back unchanged is not measured again. */
@@ -120,16 +165,25 @@ public final class ReadingLists {
         && Objects.equals(before.word(), reading.word());
   }
 
-  /** Puts readings on record. */
-  public static Edit record(List<Reading> readings, String from) {
+  /** Puts what was read on record. */
+  public static Edit record(Read read, String from) {
     return new Edit(
         "read readings from " + from,
         project -> {
           var next = project;
-          for (Reading reading : readings) {
+          for (Reading reading : read.readings()) {
             next = next.with(reading);
+          }
+          for (Reading noted : read.notes()) {
+            next =
+                next.withReadings(
+                    next.readings().stream().map(r -> isSame(r, noted) ? noted : r).toList());
           }
           return next;
         });
+  }
+
+  private static boolean isSame(Reading one, Reading other) {
+    return one.with().note("").photo("").build().equals(other.with().note("").photo("").build());
   }
 }

@@ -33,7 +33,14 @@ class AxisDraftTest {
   private static AxisDraft draft(String name, String drive, String motor, SignalRange range) {
     // 1456 rpm through 91.5 and a 0.5 m drum are 25.0 m/min (circumference of a circle).
     return new AxisDraft(
-        name, "controller-modular", drive, motor, range, new Mechanics.Drum(91.5, 0.5), 25);
+        name,
+        "controller-modular",
+        drive,
+        motor,
+        Mains.NOT_KNOWN,
+        range,
+        new Mechanics.Drum(91.5, 0.5),
+        25);
   }
 
   private AxisReview add(AxisDraft draft) {

@@ -1,14 +1,17 @@
 package unimotus.workbench;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
 import unimotus.core.finding.Finding;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Controller;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Project;
 import unimotus.core.proof.Predictor;
@@ -89,7 +92,7 @@ class AxisEditsTest {
   @ValueSource(strings = {"rinse-drum", "header-pump", "drying-fan"})
   void aCopyHasItsOwnDriveMotorAndPoints(String id) {
     Axis was = axis(id);
-    Project next = AxisEdits.duplicate(SHEETS, was).change().apply(demo);
+    Project next = AxisCopies.duplicate(SHEETS, was).change().apply(demo);
     Axis copy = next.axes().get(next.axes().indexOf(was) + 1);
     assertThat(copy.name()).isEqualTo(was.name() + " 2");
     assertThat(copy.drive()).isNotEqualTo(was.drive());
@@ -105,7 +108,7 @@ class AxisEditsTest {
     }
     // No point is used twice, and the original is as it was.
     assertThat(findings(next, was)).isEqualTo(findings(demo, was));
-    Project third = AxisEdits.duplicate(SHEETS, was).change().apply(next);
+    Project third = AxisCopies.duplicate(SHEETS, was).change().apply(next);
     assertThat(names(third)).contains(was.name() + " 3");
   }
 
@@ -119,7 +122,7 @@ class AxisEditsTest {
 
   @Test
   void anIncompleteAxisIsCopiedAsItIs() {
-    Project next = AxisEdits.duplicate(SHEETS, axis("slicer-x")).change().apply(demo);
+    Project next = AxisCopies.duplicate(SHEETS, axis("slicer-x")).change().apply(demo);
     assertThat(names(next)).contains(axis("slicer-x").name() + " 2");
   }
 
@@ -135,14 +138,49 @@ class AxisEditsTest {
     copiedUnwired(demo.with(knob), knob);
   }
 
+  /** Into an empty line, a line with such a controller, and one with another class. */
+  @ParameterizedTest
+  @ValueSource(strings = {"rinse-drum", "header-pump", "infeed-belt", "drying-fan", "slicer-x"})
+  void anAxisGoesIntoAnotherLine(String id) throws Exception {
+    Axis was = axis(id);
+    Project alone =
+        ProjectFile.read("clipboard", ProjectFile.write(AxisCopies.alone(demo, was))).project();
+    Project empty = AxisCopies.paste(SHEETS, alone).change().apply(Project.empty("Other"));
+    assertThat(empty.controllers()).hasSize(was.controller() == null ? 0 : 1);
+    Project other =
+        Project.empty("Other")
+            .with(new Controller("x", "X", "controller-compact-sinking", Map.of()));
+    Project mixed = AxisCopies.paste(SHEETS, alone).change().apply(other);
+    Project twice = AxisCopies.paste(SHEETS, alone).change().apply(mixed);
+    assertThat(names(twice)).containsExactly(was.name(), was.name() + " 2");
+    assertThat(twice.controllers()).hasSize(was.controller() == null ? 1 : 2);
+    for (Project next : List.of(empty, mixed, twice)) {
+      Axis copy = next.axes().get(next.axes().size() - 1);
+      assertThat(copy.mechanics()).isEqualTo(was.mechanics());
+      assertThat(copy.load()).isEqualTo(was.load());
+      if (copy.drive() != null) {
+        assertThat(next.drive(copy.drive()).orElseThrow().settings())
+            .isEqualTo(demo.drive(String.valueOf(was.drive())).orElseThrow().settings());
+      }
+      if (copy.reference().output() != null) {
+        assertThat(predicted(next, copy)).isEqualTo(predicted(demo, was));
+      }
+    }
+  }
+
+  @Test
+  void aLineIsNoAxis() {
+    assertThatThrownBy(() -> AxisCopies.paste(SHEETS, demo)).hasMessageContaining("7 axes");
+  }
+
   private static void copiedUnwired(Project project, Axis was) {
-    Project next = AxisEdits.duplicate(SHEETS, was).change().apply(project);
+    Project next = AxisCopies.duplicate(SHEETS, was).change().apply(project);
     Axis copy = next.axes().get(next.axes().indexOf(was) + 1);
     assertThat(next.drive(copy.drive()).orElseThrow().settings())
         .isEqualTo(next.drive(was.drive()).orElseThrow().settings());
     assertThat(copy.reference()).isEqualTo(was.reference());
     assertThat(next.wires()).isEqualTo(project.wires());
-    assertThat(AxisEdits.unwiredBecause(next, SHEETS, was, copy).orElseThrow())
+    assertThat(AxisCopies.unwiredBecause(next, SHEETS, was, copy).orElseThrow())
         .contains("commanded otherwise");
   }
 }

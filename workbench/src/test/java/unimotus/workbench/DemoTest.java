@@ -89,4 +89,11 @@ class DemoTest {
     AxisReview axis = review.axis(id).orElseThrow();
     return Evidence.of(Demo.project(), axis);
   }
+
+  /** What the start reads is what stands in the file. */
+  @Test
+  void thePackedDemoIsTheFile() {
+    assertThat(Demo.class.getResource("/unimotus/demo/kelp-line.packed")).isNotNull();
+    assertThat(Demo.project()).isEqualTo(Demo.bound());
+  }
 }

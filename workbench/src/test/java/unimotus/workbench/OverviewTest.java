@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
+import unimotus.core.machine.Project;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
 import unimotus.formats.sheet.SheetLibrary;
@@ -48,6 +49,26 @@ class OverviewTest {
     assertThat(names(Overview.Filter.ALL, Overview.Order.NAME)).isSorted();
     assertThat(names(Overview.Filter.INCOMPLETE, Overview.Order.WORST))
         .containsExactly("Slicer X", "Slicer Z", "Bale-tie feeder");
+  }
+
+  @Test
+  void groupsStandTogetherAndTheRestBehind() {
+    Project grouped = Demo.project();
+    for (String axis : List.of("drying-fan", "header-pump")) {
+      grouped = Edits.groupAxis(axis, " water ").change().apply(grouped);
+    }
+    grouped = Edits.groupAxis("slicer-z", "cutting").change().apply(grouped);
+    grouped = Edits.groupAxis("rinse-drum", "  ").change().apply(grouped);
+    assertThat(grouped.axis("drying-fan").orElseThrow().group()).isEqualTo("water");
+    assertThat(grouped.axis("rinse-drum").orElseThrow().group()).isNull();
+    Overview overview =
+        Overview.of(
+            LineReview.of(grouped, SheetLibrary.catalogue()).axes(),
+            a -> demo.all().get(0).progress(),
+            a -> List.of());
+    assertThat(overview.rows(Overview.Filter.ALL, Overview.Order.GROUP))
+        .extracting(r -> r.review().axis().name())
+        .startsWith("Slicer Z", "Header tank pump", "Drying fan", "Rinse drum");
   }
 
   @Test

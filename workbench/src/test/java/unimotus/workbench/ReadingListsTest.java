@@ -72,7 +72,7 @@ class ReadingListsTest {
             .map(
                 l ->
                     l.startsWith(open.prediction().key() + ",")
-                        ? l.replaceFirst(",,rpm$", ",731.5,rpm")
+                        ? l.replaceFirst(",,rpm,,$", ",731.5,rpm,belt slips,photos/belt.jpg")
                         : l)
             .reduce("", (a, b) -> a + b + "\r\n");
     Files.writeString(file, filled);
@@ -85,10 +85,67 @@ class ReadingListsTest {
               assertThat(r.prediction()).isEqualTo("ref50.shaft");
               assertThat(r.amount()).isEqualTo(731.5);
               assertThat(r.by()).isEqualTo("A. Tester");
+              assertThat(r.note()).isEqualTo("belt slips");
+              assertThat(r.photo()).isEqualTo("photos/belt.jpg");
               assertThat(r.takenAt()).isEqualTo("2026-01-02T03:04:05Z");
             });
-    Project after = ReadingLists.record(read.readings(), "list.csv").change().apply(project);
+    Project after = ReadingLists.record(read, "list.csv").change().apply(project);
     assertThat(after.readings()).hasSize(project.readings().size() + 1);
+  }
+
+  /** A note that came back beside an old reading is kept; the reading is not taken anew. */
+  @Test
+  void aNoteBesideAReadingOnRecordIsKeptWithoutMeasuringAgain() throws IOException {
+    Path file = folder.resolve("list.csv");
+    ReadingLists.write(fan.proof().verdicts(), file);
+    String noted =
+        Files.readString(file)
+            .lines()
+            .map(l -> l.startsWith("permission.open,") ? l.replaceFirst(",,$", ",by lamp,") : l)
+            .reduce("", (a, b) -> a + b + "\r\n");
+    Files.writeString(file, noted + "ref75.shaft,,,,,,,,nothing measured,\r\n");
+    ReadingLists.Read read = read(file);
+    assertThat(read.readings()).isEmpty();
+    assertThat(read.notes()).singleElement().extracting(Reading::note).isEqualTo("by lamp");
+    assertThat(read.problems())
+        .singleElement()
+        .asString()
+        .contains("'ref75.shaft' has a note but nothing was measured");
+    Project after = ReadingLists.record(read, "list.csv").change().apply(project);
+    assertThat(after.readings()).hasSameSizeAs(project.readings());
+    Reading before = reading(project, "permission.open");
+    assertThat(reading(after, "permission.open"))
+        .isEqualTo(before.with().note("by lamp").photo("").build());
+  }
+
+  private static Reading reading(Project of, String prediction) {
+    return of.readings().stream()
+        .filter(r -> r.axis().equals("drying-fan") && r.prediction().equals(prediction))
+        .findFirst()
+        .orElseThrow();
+  }
+
+  @Test
+  void theListIsPrintedPlaceByPlaceWithBlanks() throws IOException {
+    Path file = folder.resolve("list.txt");
+    ReadingLists.print(
+        "Kelp line",
+        "Drying fan",
+        ProveWalk.PLACES.stops(fan.proof().verdicts()),
+        DisplayUnits.METRIC.format(),
+        file);
+    String text = Files.readString(file);
+    long open = fan.proof().verdicts().stream().filter(v -> v.reading() == null).count();
+    assertThat(text).startsWith("Readings to take: Kelp line, Drying fan");
+    assertThat(text.split("seen __________", -1)).hasSize((int) open + 1);
+    Path pdf = folder.resolve("list.pdf");
+    ReadingLists.print(
+        "Kelp line",
+        "Drying fan",
+        ProveWalk.PROVING.stops(fan.proof().verdicts()),
+        DisplayUnits.METRIC.format(),
+        pdf);
+    assertThat(Files.readAllBytes(pdf)).startsWith("%PDF".getBytes(StandardCharsets.US_ASCII));
   }
 
   @Test

@@ -59,7 +59,7 @@ class SheetDraftTest {
 
   @Test
   void aNewMarkingIsFollowedWhereverTheTerminalIsNamed() {
-    draft.put(terminal("DCM"), terminal("DCM").withWords("C0", "Common"));
+    draft.put(terminal("COM"), terminal("COM").withWords("C0", "Common"));
     assertThat(terminal("DI1").common()).isEqualTo("C0");
     draft.put(terminal("AI2"), terminal("AI2").withWords("REF", "Reference"));
     assertThat(draft.sheet().selectors())

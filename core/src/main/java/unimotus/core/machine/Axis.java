@@ -16,6 +16,7 @@ import org.jspecify.annotations.Nullable;
  * @param answer the way of the actual value
  * @param mechanics gear and what it moves
  * @param load inertia and torque
+ * @param group the part of the line it belongs to, such as {@code washing}; null for none
  */
 @RecordBuilder
 public record Axis(
@@ -28,7 +29,8 @@ public record Axis(
     Reference reference,
     Answer answer,
     Mechanics mechanics,
-    Load load)
+    Load load,
+    @Nullable String group)
     implements AxisBuilder.With {
 
   /** Checks the id and that there is a name. */
@@ -37,6 +39,22 @@ public record Axis(
     if (name.isBlank()) {
       throw new IllegalArgumentException("axis %s: a name is needed".formatted(id));
     }
+    group = group == null || group.isBlank() ? null : group.strip();
+  }
+
+  /** An axis of no group. */
+  public Axis(
+      String id,
+      String name,
+      String note,
+      @Nullable String controller,
+      @Nullable String drive,
+      @Nullable String motor,
+      Reference reference,
+      Answer answer,
+      Mechanics mechanics,
+      Load load) {
+    this(id, name, note, controller, drive, motor, reference, answer, mechanics, load, null);
   }
 
   /** This axis with other devices; null where one is not chosen. */

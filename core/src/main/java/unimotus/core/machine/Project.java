@@ -25,6 +25,8 @@ import java.util.stream.Stream;
  * @param records what is known of each drive besides its design
  * @param notes what has to stay on record about safety, in the order it was written
  * @param readings the evidence, in the order it was taken
+ * @param board where devices were put on the wire board, from the top; one that is not named stands
+ *     where the layout puts it
  */
 @RecordBuilder
 public record Project(
@@ -40,7 +42,8 @@ public record Project(
     List<StopFunction> stops,
     List<DriveRecord> records,
     List<SafetyNote> notes,
-    List<Reading> readings)
+    List<Reading> readings,
+    List<BoardPlace> board)
     implements ProjectBuilder.With {
 
   /** Copies the lists and refuses ids that are used twice. */
@@ -57,19 +60,21 @@ public record Project(
     records = List.copyOf(records);
     notes = List.copyOf(notes);
     readings = List.copyOf(readings);
+    board = List.copyOf(board);
     unique("device", devices(controllers, drives, parts).map(Device::id));
     unique("motor", motors.stream().map(Motor::id));
     unique("axis", axes.stream().map(Axis::id));
     unique("wire", wires.stream().map(Wire::id));
     unique("stop", stops.stream().map(StopFunction::id));
     unique("record of drive", records.stream().map(DriveRecord::drive));
+    unique("device on the board", board.stream().map(BoardPlace::device));
   }
 
   /** A project with nothing in it yet. */
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of(), List.of(), List.of(), List.of());
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
   }
 
   private static Stream<Device> devices(
@@ -222,7 +227,10 @@ public record Project(
             .filter(r -> goneDrives.stream().noneMatch(g -> g.id().equals(r.drive())))
             .toList(),
         notes.stream().filter(n -> !n.axis().equals(axisId)).toList(),
-        keptReadings);
+        keptReadings,
+        board.stream()
+            .filter(b -> goneDrives.stream().noneMatch(g -> g.id().equals(b.device())))
+            .toList());
   }
 
   private boolean onlyUsedBy(String axisId, List<Axis> kept, Function<Axis, ?> device, String id) {

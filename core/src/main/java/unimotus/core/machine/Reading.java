@@ -1,5 +1,6 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.Collections;
 import java.util.Map;
 import java.util.TreeMap;
@@ -17,7 +18,10 @@ import org.jspecify.annotations.Nullable;
  * @param by who measured
  * @param basis digest of each part of the design at that time, by part; tells later whether
  *     something upstream has changed
+ * @param note what was seen besides, in the words of who measured; null where nothing was written
+ * @param photo path of a picture of it, as it was entered; null where there is none
  */
+@RecordBuilder
 public record Reading(
     String axis,
     String prediction,
@@ -26,7 +30,10 @@ public record Reading(
     String instrument,
     String takenAt,
     String by,
-    Map<String, String> basis) {
+    Map<String, String> basis,
+    @Nullable String note,
+    @Nullable String photo)
+    implements ReadingBuilder.With {
 
   /** Checks that exactly one of number and word is given and freezes the basis. */
   public Reading {
@@ -40,5 +47,20 @@ public record Reading(
           "reading %s of axis %s must be finite, not %s".formatted(prediction, axis, amount));
     }
     basis = Collections.unmodifiableMap(new TreeMap<>(basis));
+    note = note == null || note.isBlank() ? null : note.strip();
+    photo = photo == null || photo.isBlank() ? null : photo.strip();
+  }
+
+  /** A reading with nothing written beside it. */
+  public Reading(
+      String axis,
+      String prediction,
+      @Nullable Double amount,
+      @Nullable String word,
+      String instrument,
+      String takenAt,
+      String by,
+      Map<String, String> basis) {
+    this(axis, prediction, amount, word, instrument, takenAt, by, basis, null, null);
   }
 }

@@ -45,10 +45,11 @@ public record DesignDigest(Map<Part, String> byPart, String programWithPresets) 
    */
   public static DesignDigest of(AxisAssembly axis, Map<Part, String> ways) {
     Map<Part, String> texts = new EnumMap<>(Part.class);
-    texts.put(Part.CONTROLLER, axis.controller().sheet() + axis.controller().selectors());
-    texts.put(Part.PROGRAM, program(axis.axis().reference(), axis.axis().answer()));
+    FormerText former = new FormerText(axis);
+    texts.put(Part.CONTROLLER, former.controller());
+    texts.put(Part.PROGRAM, program(axis.axis().reference(), axis.axis().answer(), former));
     texts.put(Part.PRESETS, "");
-    texts.put(Part.WIRES, wires(axis));
+    texts.put(Part.WIRES, wires(axis, former));
     texts.put(Part.DRIVE, drive(axis.drive()));
     texts.put(Part.MOTOR, plate(axis.motor().plate()));
     texts.put(Part.MECHANICS, mechanics(axis.axis().mechanics(), axis.axis().load()));
@@ -77,28 +78,28 @@ public record DesignDigest(Map<Part, String> byPart, String programWithPresets) 
   // Every number is named here one by one: a record that gains a component must not make all the
   // evidence of earlier versions stale.
 
-  private static String program(Reference r, Answer a) {
+  private static String program(Reference r, Answer a, FormerText former) {
     return joined(
-        r.output(),
-        r.input(),
+        former.channel(r.output()),
+        former.driveTerminal(r.input()),
         r.speedAtZero(),
         r.speedAtFull(),
         r.frequencyAtZeroHertz(),
         r.frequencyAtFullHertz(),
         r.programFullScaleCounts(),
-        a.output(),
-        a.input(),
+        former.driveTerminal(a.output()),
+        former.channel(a.input()),
         a.speedAtFull(),
         a.programFullScaleCounts());
   }
 
-  private static String wires(AxisAssembly axis) {
-    return axis.wires().stream().map(DesignDigest::wire).sorted().toList() + parts(axis);
+  private static String wires(AxisAssembly axis, FormerText former) {
+    return axis.wires().stream().map(w -> wire(w, former)).sorted().toList() + parts(axis);
   }
 
   /** Length and size of a wire shape what arrives; its colour and name do not. */
-  private static String wire(Wire wire) {
-    String ends = wire.from() + "–" + wire.to();
+  private static String wire(Wire wire, FormerText former) {
+    String ends = former.end(wire.from()) + "–" + former.end(wire.to());
     return wire.make().lengthMetres() == 0
         ? ends
         : joined(ends, wire.make().size(), wire.make().lengthMetres());

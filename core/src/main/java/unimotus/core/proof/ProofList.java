@@ -5,8 +5,9 @@ import java.util.List;
 import unimotus.core.quantity.QuantityFormat;
 
 /**
- * The tests that prove the stops of an axis, in their order, as a sheet to take to the machine.
+ * Tests of an axis in their order, as a sheet to take to the machine.
  *
+ * @param title what they prove
  * @param line name of the line
  * @param axis name of the axis
  * @param cautions what has to be said before anybody begins
@@ -14,7 +15,12 @@ import unimotus.core.quantity.QuantityFormat;
  * @param remarks what belongs to the record: when it is due again, bypasses, reasons for going on
  */
 public record ProofList(
-    String line, String axis, List<String> cautions, List<Row> rows, List<String> remarks) {
+    String title,
+    String line,
+    String axis,
+    List<String> cautions,
+    List<Row> rows,
+    List<String> remarks) {
   /** What stands above every proof list. */
   public static final List<String> CAUTIONS =
       List.of(
@@ -29,7 +35,7 @@ public record ProofList(
    * One test.
    *
    * @param number its place in the order, from 1
-   * @param stop the stop it belongs to
+   * @param group what it belongs to: a stop, or the place it is done at
    * @param what what is looked at
    * @param how what to do first
    * @param where where to look or measure
@@ -40,7 +46,7 @@ public record ProofList(
    */
   public record Row(
       int number,
-      String stop,
+      String group,
       String what,
       String how,
       String where,
@@ -63,7 +69,24 @@ public record ProofList(
     for (Verdict verdict : proof.ofStops().verdicts()) {
       rows.add(row(rows.size() + 1, verdict, format));
     }
-    return new ProofList(line, axis, CAUTIONS, rows, remarks);
+    return new ProofList("Proof of the stops", line, axis, CAUTIONS, rows, remarks);
+  }
+
+  /** A row of the list, under what stands above it. */
+  public static Row row(int number, String group, Verdict verdict, QuantityFormat format) {
+    Row row = row(number, verdict, format);
+    return row.group().equals(group)
+        ? row
+        : new Row(
+            number,
+            group,
+            "%s: %s".formatted(row.group(), row.what()),
+            row.how(),
+            row.where(),
+            row.instrument(),
+            row.expected(),
+            row.reading(),
+            row.outcome());
   }
 
   private static Row row(int number, Verdict verdict, QuantityFormat format) {
@@ -83,14 +106,14 @@ public record ProofList(
   /** The list as plain text. */
   public String text() {
     StringBuilder text = new StringBuilder();
-    text.append("Proof of the stops: %s, %s%n%n".formatted(line, axis));
+    text.append("%s: %s, %s%n%n".formatted(title, line, axis));
     cautions.forEach(c -> text.append("! %s%n".formatted(c)));
     for (Row row : rows) {
       text.append(
           "%n%d  %s: %s%n   %s%n   %s, %s%n   expected %s   seen %s   %s%n"
               .formatted(
                   row.number(),
-                  row.stop(),
+                  row.group(),
                   row.what(),
                   row.how(),
                   row.where(),

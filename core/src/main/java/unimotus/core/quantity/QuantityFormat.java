@@ -18,6 +18,10 @@ public record QuantityFormat(char decimalMark, int significantDigits) {
   /** Beyond this no counter counts. */
   private static final double MOST_COUNTS = 1e12;
 
+  private static final int ENGINEERING_DIGITS = 4;
+  private static final String[] PREFIXES = {"M", "k", "", "m", "µ"};
+  private static final int LARGEST_POWER = 2;
+
   private static final char NARROW_SPACE = '\u202f';
 
   /** Checks the mark and the digits. */
@@ -55,6 +59,28 @@ public record QuantityFormat(char decimalMark, int significantDigits) {
   public String text(double value, MeasureUnit unit) {
     String number = unit == MeasureUnit.COUNTS ? counts(value) : number(value);
     return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
+  }
+
+  /**
+   * Four significant digits with the prefix that leaves one to three before the mark, such as
+   * {@code 10.02 V} or {@code 3.51 mA}; from micro to mega (BIPM, SI prefixes).
+   *
+   * @param symbol of the unit without a prefix
+   */
+  public String engineering(double value, String symbol) {
+    if (!Double.isFinite(value)) {
+      return "– " + symbol;
+    }
+    QuantityFormat digits = new QuantityFormat(decimalMark, ENGINEERING_DIGITS);
+    double size =
+        new BigDecimal(Math.abs(value)).round(new MathContext(ENGINEERING_DIGITS)).doubleValue();
+    for (int i = 0; i < PREFIXES.length; i++) {
+      double factor = Math.pow(1000, LARGEST_POWER - i);
+      if (size >= factor || (i == PREFIXES.length - 1 && size > 0)) {
+        return digits.number(value / factor) + " " + PREFIXES[i] + symbol;
+      }
+    }
+    return "0 " + symbol;
   }
 
   private String counts(double value) {

@@ -40,7 +40,7 @@ class SupplyChecksTest {
 
   @Test
   void aSoundLineHasNothingToSay() {
-    Project own = wired(supply(line(), "panel", "230 V"), "panel:-", "plc:M");
+    Project own = wired(supply(line(), "panel", "230 V"), "panel:-", "plc:0V");
     for (Rule rule : List.of(Rule.SUPPLIES_JOINED, Rule.SUPPLY_OVERLOAD, Rule.MAINS_SELECTOR)) {
       assertThat(told(line(), rule)).isEmpty();
       assertThat(told(own, rule)).as("a second supply with 0 V in common").isEmpty();
@@ -66,16 +66,16 @@ class SupplyChecksTest {
 
   @Test
   void aShortOnTheControllersSideIsToldOnceWithItsAxis() {
-    Project shorted = wired(line(), "plc:L+", "plc:M");
-    assertThat(told(shorted, Rule.SUPPLY_OVERLOAD)).containsExactly("axis/belt/plc/L+");
+    Project shorted = wired(line(), "plc:24V", "plc:0V");
+    assertThat(told(shorted, Rule.SUPPLY_OVERLOAD)).containsExactly("axis/belt/plc/24V");
   }
 
   @Test
   void twoSuppliesOnOneConductorAreTold() {
     Project joined =
-        wired(wired(supply(line(), "panel", "230 V"), "panel:+", "plc:L+"), "panel:-", "plc:M");
+        wired(wired(supply(line(), "panel", "230 V"), "panel:+", "plc:24V"), "panel:-", "plc:0V");
     assertThat(told(joined, Rule.SUPPLIES_JOINED)).containsExactly("axis/belt/panel/+");
-    Project withDrive = wired(line(), "plc:L+", "drive:P24");
+    Project withDrive = wired(line(), "plc:24V", "drive:P24");
     assertThat(told(withDrive, Rule.SUPPLIES_JOINED)).containsExactly("axis/belt/drive/P24");
   }
 

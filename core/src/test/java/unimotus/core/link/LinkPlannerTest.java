@@ -134,7 +134,7 @@ class LinkPlannerTest {
         Lines.with(Lines.bare("controller-modular", "terminal-drive-4kw"), CommonLink.TWO_WIRE);
     assertThat(wired.wires())
         .extracting(w -> w.from() + " " + w.to())
-        .containsExactly("plc:DO0 drive:DI1", "plc:M drive:DCM", "plc:DO1 drive:DI2");
+        .containsExactly("plc:DO0 drive:DI1", "plc:0V drive:COM", "plc:DO1 drive:DI2");
   }
 
   @Test
@@ -159,7 +159,7 @@ class LinkPlannerTest {
             Lines.bare("controller-compact-relay", "terminal-drive-4kw"), CommonLink.TWO_WIRE);
     assertThat(wired.wires())
         .extracting(w -> w.from() + " " + w.to())
-        .contains("drive:P24 plc:Q0.C", "plc:Q0 drive:DI1");
+        .contains("drive:P24 plc:RO0.C", "plc:RO0 drive:DI1");
   }
 
   @Test

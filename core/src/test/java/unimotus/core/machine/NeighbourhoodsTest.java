@@ -31,7 +31,7 @@ class NeighbourhoodsTest {
             "drive:P24 k1:11",
             "k1:14 drive:DI2",
             "plc:DO1 k1:A1",
-            "k1:A2 plc:M");
+            "k1:A2 plc:0V");
     AxisAssembly axis = assembly(project);
     assertThat(axis.parts()).extracting(p -> p.part().id()).containsExactly("k1");
     assertThat(axis.wires()).hasSize(10);
@@ -43,7 +43,7 @@ class NeighbourhoodsTest {
         with(
             Fixtures.withPart(
                 Fixtures.withPart(Fixtures.project(), "psu", "test-supply"), "k9", "test-relay"),
-            "psu:- drive:DCM",
+            "psu:- drive:COM",
             "psu:+ k9:A1");
     AxisAssembly axis = assembly(project);
     assertThat(axis.parts()).extracting(p -> p.part().id()).containsExactly("psu");
@@ -62,7 +62,7 @@ class NeighbourhoodsTest {
     Project project =
         with(
                 Fixtures.withPart(Fixtures.project(), "hot", "test-selector"),
-                "plc:L+ hot:3",
+                "plc:24V hot:3",
                 "hot:4 plc:DI0")
             .withIntents(
                 List.of(

@@ -47,12 +47,12 @@ class ProbePredictionsTest {
 
   @Test
   void aVoltageIsPredictedWithTheMetersTolerance() {
-    Prediction prediction = only(probe(Probe.Quantity.VOLTS, "drive:DI1", "drive:DCM", null));
+    Prediction prediction = only(probe(Probe.Quantity.VOLTS, "drive:DI1", "drive:COM", null));
     assertThat(amount(prediction).value()).isEqualTo(24, within(0.05));
     assertThat(amount(prediction).tolerance()).isEqualTo(0.58, within(0.01));
     assertThat(prediction.key()).isEqualTo("meter.m1");
     assertThat(prediction.title())
-        .isEqualTo("drive:DI1 against drive:DCM, DO0 on, plc:AO0 at 12.0");
+        .isEqualTo("drive:DI1 against drive:COM, DO0 on, plc:AO0 at 12.0");
   }
 
   @Test
@@ -74,13 +74,13 @@ class ProbePredictionsTest {
 
   @Test
   void whatFloatsIsPredictedToFloat() {
-    Prediction prediction = only(probe(Probe.Quantity.VOLTS, "plc:RO", "plc:M", null));
+    Prediction prediction = only(probe(Probe.Quantity.VOLTS, "plc:RO", "plc:0V", null));
     assertThat(((Expectation.Word) prediction.expectation()).expected()).isEqualTo("floating");
   }
 
   @Test
   void aProbeNeedsWhatItMeasures() {
-    assertThatThrownBy(() -> probe(Probe.Quantity.MILLIAMPS, "drive:DI1", "drive:DCM", null))
+    assertThatThrownBy(() -> probe(Probe.Quantity.MILLIAMPS, "drive:DI1", "drive:COM", null))
         .hasMessageContaining("a current needs a wire");
     assertThatThrownBy(() -> probe(Probe.Quantity.VOLTS, "drive:DI1", null, null))
         .hasMessageContaining("needs two terminals");

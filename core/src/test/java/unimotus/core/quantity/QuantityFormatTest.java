@@ -58,4 +58,24 @@ class QuantityFormatTest {
     assertThatThrownBy(() -> new Quantity(Double.NaN, MeasureUnit.ONE))
         .hasMessageContaining("finite");
   }
+
+  /** BIPM, SI prefixes: one to three digits before the mark, four that carry meaning. */
+  @ParameterizedTest
+  @CsvSource({
+    "10.02, V, 10.02 V",
+    "0.01002, V, 10.02 mV",
+    "0.0004784, A, 478.4 µA",
+    "0.99996, V, 1 V",
+    "4700, Ω, 4.7 kΩ",
+    "2200000, Ω, 2.2 MΩ",
+    "-0.005, A, −5 mA",
+    "0, V, 0 V",
+    "-0.0, V, 0 V",
+    "13, Ω, 13 Ω"
+  })
+  void engineeringPrefixes(double value, String symbol, String text) {
+    assertThat(QuantityFormat.PLAIN.engineering(value, symbol)).isEqualTo(text);
+    assertThat(new QuantityFormat(',', 5).engineering(value, symbol))
+        .isEqualTo(text.replace('.', ','));
+  }
 }

@@ -46,8 +46,8 @@ class RulesTest {
     Project project = Fixtures.withDriveSelector(Fixtures.project(), "jumper", "removed");
     return with(
         project,
-        Fixtures.wire("s1", "plc:L+", "drive:STO1"),
-        Fixtures.wire("s2", "plc:L+", "drive:STO2"));
+        Fixtures.wire("s1", "plc:24V", "drive:STO1"),
+        Fixtures.wire("s2", "plc:24V", "drive:STO2"));
   }
 
   private static Project with(Project project, Wire... wires) {
@@ -160,7 +160,7 @@ class RulesTest {
     Project contactFed = with(sound(), Fixtures.wire("x2", "drive:P24", "plc:RC"));
     return Stream.of(
         Arguments.of(
-            Rule.SUPPLY_OVERLOAD, with(sound(), Fixtures.wire("x1", "drive:P24", "drive:DCM"))),
+            Rule.SUPPLY_OVERLOAD, with(sound(), Fixtures.wire("x1", "drive:P24", "drive:COM"))),
         Arguments.of(Rule.LEAKAGE, with(noRun, Fixtures.wire("x1", "plc:DOT", "drive:DI1"))),
         Arguments.of(
             Rule.VOLTAGE_DROP,
@@ -178,7 +178,7 @@ class RulesTest {
                 Fixtures.wire("x1", "plc:RO", "drive:DI2"))),
         // The drive's own 24 V on the panel's.
         Arguments.of(
-            Rule.SUPPLIES_JOINED, with(sound(), Fixtures.wire("x1", "drive:P24", "plc:L+"))),
+            Rule.SUPPLIES_JOINED, with(sound(), Fixtures.wire("x1", "drive:P24", "plc:24V"))),
         Arguments.of(Rule.SWAPPED, exchanged()),
         // Wired for run, set to reverse.
         Arguments.of(
@@ -195,7 +195,8 @@ class RulesTest {
         Arguments.of(
             Rule.COMMAND_AT_REST, with(sound(), Fixtures.wire("x1", "drive:P24", "drive:DI1"))),
         // The output shorted to its supply.
-        Arguments.of(Rule.COMMAND_AT_REST, with(sound(), Fixtures.wire("x1", "plc:L+", "plc:DO0"))),
+        Arguments.of(
+            Rule.COMMAND_AT_REST, with(sound(), Fixtures.wire("x1", "plc:24V", "plc:DO0"))),
         Arguments.of(
             Rule.START_TWICE,
             Fixtures.withSetting(
@@ -214,12 +215,12 @@ class RulesTest {
             Rule.STOP_UNASSIGNED,
             Fixtures.withSetting(
                 Fixtures.withSetting(sound(), "P12", "three-wire"), "P16", "start")),
-        Arguments.of(Rule.SHORT_CIRCUIT, with(sound(), Fixtures.wire("x1", "plc:DO0", "plc:M"))),
+        Arguments.of(Rule.SHORT_CIRCUIT, with(sound(), Fixtures.wire("x1", "plc:DO0", "plc:0V"))),
         Arguments.of(
             Rule.FAIL_SAFE,
             with(
                     Fixtures.withSetting(sound(), "P26", "fault"),
-                    Fixtures.wire("x1", "plc:L+", "drive:FC"),
+                    Fixtures.wire("x1", "plc:24V", "drive:FC"),
                     Fixtures.wire("x2", "drive:FR", "plc:DI0"))
                 .withIntents(
                     List.of(meant("plc:DI0", Meaning.FAULT, new Condition("drive", "fault"))))),
@@ -232,7 +233,7 @@ class RulesTest {
             Rule.MAINS_SELECTOR,
             with(
                 sound().with(new Part("psu", "Supply", "test-supply", Map.of("mains", "115 V"))),
-                Fixtures.wire("x1", "psu:-", "drive:DCM"))),
+                Fixtures.wire("x1", "psu:-", "drive:COM"))),
         // A 20 mA loop of 250 Ω and 2 × 345 Ω asks 18.8 V of an output that drives 500 Ω.
         Arguments.of(
             Rule.BURDEN,

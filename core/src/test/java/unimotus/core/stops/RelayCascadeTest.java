@@ -50,10 +50,10 @@ class RelayCascadeTest {
                     Map.of()))
             .with(new Part("s1", "Button", "emergency-stop-button", Map.of()));
     List<String> all = new ArrayList<>(wires);
-    all.add("plc:L+ – s1:11");
+    all.add("plc:24V – s1:11");
     for (int i = 0; i < relays; i++) {
       project = project.with(new Part("k" + i, "Relay " + i, "relay-two-changeover", Map.of()));
-      all.add("k%d:A2 – plc:M".formatted(i));
+      all.add("k%d:A2 – plc:0V".formatted(i));
     }
     return wired(project, all).with(stop(List.of("s1"), null));
   }
@@ -94,7 +94,7 @@ class RelayCascadeTest {
   private static Project row(int relays) {
     List<String> wires = new ArrayList<>(List.of("s1:12 – k0:A1"));
     for (int i = 1; i < relays; i++) {
-      wires.add("plc:L+ – k%d:11".formatted(i - 1));
+      wires.add("plc:24V – k%d:11".formatted(i - 1));
       wires.add("k%d:14 – k%d:A1".formatted(i - 1, i));
     }
     int last = relays - 1;
@@ -133,7 +133,7 @@ class RelayCascadeTest {
         wired(
             row.withWires(wires).with(new Part("x", "Own relay", "relay-two-changeover", Map.of())),
             List.of(
-                "s1:12 – x:11", "x:12 – k0:A1", "k%d:A1 – x:A1".formatted(last), "x:A2 – plc:M"));
+                "s1:12 – x:11", "x:12 – k0:A1", "k%d:A1 – x:A1".formatted(last), "x:A2 – plc:0V"));
     JudgedStop judged = Stops.judged(ring);
     assertThat(judged.verdict().outcome()).isEqualTo(StopOutcome.CANNOT_BE_TOLD);
     assertThat(judged.verdict().because().toString()).contains("never comes to rest");
@@ -158,12 +158,12 @@ class RelayCascadeTest {
                 .with(new Part("k1", "Expansion 1", "relay-two-changeover", Map.of()))
                 .with(new Part("k2", "Expansion 2", "relay-two-changeover", Map.of())),
             List.of(
-                "plc:L+ – " + relay + ":13",
-                "plc:L+ – " + relay + ":23",
+                "plc:24V – " + relay + ":13",
+                "plc:24V – " + relay + ":23",
                 relay + ":14 – k1:A1",
                 relay + ":24 – k2:A1",
-                "k1:A2 – plc:M",
-                "k2:A2 – plc:M",
+                "k1:A2 – plc:0V",
+                "k2:A2 – plc:0V",
                 "drive:P24 – k1:11",
                 "k1:14 – drive:STO1",
                 "drive:P24 – k2:11",
@@ -206,7 +206,7 @@ class RelayCascadeTest {
         depth[i] = parent < 0 ? 1 : depth[parent] + 1;
         wires.add(
             parent < 0 ? "s1:12 – k%d:A1".formatted(i) : "k%d:14 – k%d:A1".formatted(parent, i));
-        wires.add("plc:L+ – k%d:11".formatted(i));
+        wires.add("plc:24V – k%d:11".formatted(i));
       }
       List<Integer> order = new ArrayList<>(IntStream.range(0, relays).boxed().toList());
       Collections.shuffle(order, random);

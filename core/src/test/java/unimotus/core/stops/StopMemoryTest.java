@@ -149,7 +149,7 @@ class StopMemoryTest {
         new StopMachine(
             circuit,
             List.of(
-                new WiringFault.CrossShort(Lines.ref("plc:L+"), new TerminalRef(curtain, "O1"))));
+                new WiringFault.CrossShort(Lines.ref("plc:24V"), new TerminalRef(curtain, "O1"))));
     StopState at = broken.after(running, StopEvent.RUN_ON);
     assertThat(at.locked()).containsExactly(curtain);
     assertThat(broken.drive(at).permitted()).isFalse();

@@ -92,7 +92,7 @@ class StopsReadByHandTest {
         Lines.plus(sound.get("relay"), guard + "11 – " + guard + "12"));
     all.put(
         "relay, loop closed all the time",
-        Lines.plus(sound.get("relay"), "plc:L+ – belt-safety-relay:S34"));
+        Lines.plus(sound.get("relay"), "plc:24V – belt-safety-relay:RES"));
     all.put(
         "relay, channels tied",
         Lines.plus(sound.get("relay"), "belt-safety-relay:S12 – belt-safety-relay:S22"));
@@ -102,7 +102,7 @@ class StopsReadByHandTest {
         Lines.plus(
             with(sound.get("chain"), "spare", "relay-two-changeover"),
             "plc:DO5 – spare:A1",
-            "spare:A2 – plc:M",
+            "spare:A2 – plc:0V",
             "drive:P24 – spare:11",
             "spare:14 – drive:DI1"));
     all.put(
@@ -112,13 +112,13 @@ class StopsReadByHandTest {
             modeWires("drive:P24", "drive:DI1")));
     all.put(
         "contactors, one coil fed round the relay",
-        Lines.plus(sound.get("contactors"), "plc:L+ – belt-contactor-1:A1"));
+        Lines.plus(sound.get("contactors"), "plc:24V – belt-contactor-1:A1"));
     all.put(
         "contactors, both coils fed round the relay",
         Lines.plus(
             sound.get("contactors"),
-            "plc:L+ – belt-contactor-1:A1",
-            "plc:L+ – belt-contactor-2:A1"));
+            "plc:24V – belt-contactor-1:A1",
+            "plc:24V – belt-contactor-2:A1"));
     all.put("curtain, a channel bridged", Lines.plus(sound.get("curtain"), "drive:S+ – drive:SA"));
     all.put(
         "curtain over a relay that sends pulses",
@@ -143,7 +143,7 @@ class StopsReadByHandTest {
     Project loop =
         Lines.plus(
             Lines.minus(sound().get("relay"), "belt-reset:13"),
-            "plc:L+ – drive:FC",
+            "plc:24V – drive:FC",
             "drive:FR – belt-reset:13");
     Drive drive = loop.drives().get(0);
     String code =

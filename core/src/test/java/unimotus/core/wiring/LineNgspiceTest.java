@@ -53,13 +53,13 @@ class LineNgspiceTest {
     add(all, "common missing", without(modular, "w2"));
     add(all, "factory-fitted jumper removed", selected(modular, "sto.jumper", "removed"));
     add(all, "input for volts on a current", selected(modular, "AI1.kind", "current"));
-    add(all, "common on +24 V", moved(modular, "w2", "plc:M", "plc:L+"));
+    add(all, "common on +24 V", moved(modular, "w2", "plc:0V", "plc:24V"));
     add(all, "long thin wires", thin(modular));
-    add(all, "output shorted to 0 V", joined(modular, "plc:DO0", "plc:M"));
+    add(all, "output shorted to 0 V", joined(modular, "plc:DO0", "plc:0V"));
     add(all, "two outputs on one input", joined(modular, "plc:DO5", "drive:DI1"));
     add(all, "sinking and sourcing output joined", joined(modular, "plc:DS0", "drive:DI1"));
-    add(all, "drive's 24 V shorted", joined(modular, "drive:P24", "drive:DCM"));
-    add(all, "both supplies joined", joined(modular, "drive:P24", "plc:L+"));
+    add(all, "drive's 24 V shorted", joined(modular, "drive:P24", "drive:COM"));
+    add(all, "both supplies joined", joined(modular, "drive:P24", "plc:24V"));
     Project sinking =
         Lines.with(
             Lines.bare("controller-compact-sinking", "compact-drive-2kw"),
@@ -157,7 +157,7 @@ class LineNgspiceTest {
         new WiringFault.ShortToZero(Lines.ref("drive:AI1")),
         new WiringFault.CrossShort(Lines.ref("drive:DI1"), Lines.ref("drive:DI2")),
         new WiringFault.CrossShort(Lines.ref("drive:AI1"), Lines.ref("drive:P24")),
-        new WiringFault.MovedEnd("w2", Lines.ref("drive:DCM"), Lines.ref("drive:ACM")),
+        new WiringFault.MovedEnd("w2", Lines.ref("drive:COM"), Lines.ref("drive:AG")),
         new WiringFault.HighResistance("w1", 10_000),
         new WiringFault.HighResistance("w2", 470));
   }

@@ -75,14 +75,14 @@ class LineSolverTest {
     Project project = Fixtures.without(Fixtures.project(), "w2");
     LineSolution solution = solver(project).solve(RUN);
     assertThat(solution.input(ref("drive:DI1")).orElseThrow().level()).isEqualTo(Level.OFF);
-    assertThat(solution.volts(ref("drive:P24"), ref("drive:DCM")).orElseThrow())
+    assertThat(solution.volts(ref("drive:P24"), ref("drive:COM")).orElseThrow())
         .isEqualTo(24, within(0.01));
   }
 
   @Test
   void anUnwiredContactFloats() {
     LineSolution solution = solver(Fixtures.project()).solve(RUN);
-    assertThat(solution.volts(ref("plc:RO"), ref("plc:M"))).isEmpty();
+    assertThat(solution.volts(ref("plc:RO"), ref("plc:0V"))).isEmpty();
   }
 
   /** 4–20 mA through a burden of 250 Ω: 12 mA make 3 V. */
@@ -91,7 +91,7 @@ class LineSolverTest {
     LineSolution solution =
         solver(Fixtures.project()).solve(CommandState.REST.withSignal(ref("plc:AO0"), 12));
     assertThat(solution.received(ref("drive:AI1")).orElseThrow()).isEqualTo(12, within(1e-3));
-    assertThat(solution.volts(ref("drive:AI1"), ref("drive:ACM")).orElseThrow())
+    assertThat(solution.volts(ref("drive:AI1"), ref("drive:AG")).orElseThrow())
         .isEqualTo(3, within(1e-3));
     assertThat(solution.wireAmperes("w3").orElseThrow()).isEqualTo(0.012, within(1e-6));
   }
@@ -107,7 +107,7 @@ class LineSolverTest {
     assertThat(level(solver, RUN, new WiringFault.HighResistance("w1", 10_000)))
         .isEqualTo(Level.UNDEFINED);
     assertThat(
-            level(solver, RUN, new WiringFault.MovedEnd("w2", ref("drive:DCM"), ref("drive:ACM"))))
+            level(solver, RUN, new WiringFault.MovedEnd("w2", ref("drive:COM"), ref("drive:AG"))))
         .as("the return on the wrong common")
         .isEqualTo(Level.OFF);
     assertThat(
@@ -132,7 +132,7 @@ class LineSolverTest {
         with(
             relay(),
             wire("c1", "plc:DO1", "k1:A1"),
-            wire("c2", "k1:A2", "plc:M"),
+            wire("c2", "k1:A2", "plc:0V"),
             wire("c3", "drive:P24", "k1:11"),
             wire("c4", "k1:14", "drive:DI2"));
     LineSolver solver = solver(project);
@@ -149,9 +149,9 @@ class LineSolverTest {
     Project project =
         with(
             relay(),
-            wire("c1", "plc:L+", "k1:11"),
+            wire("c1", "plc:24V", "k1:11"),
             wire("c2", "k1:12", "k1:A1"),
-            wire("c3", "k1:A2", "plc:M"));
+            wire("c3", "k1:A2", "plc:0V"));
     assertThat(solver(project).solve(CommandState.REST).isSettled()).isFalse();
   }
 
@@ -163,7 +163,7 @@ class LineSolverTest {
     Project project =
         with(
             Fixtures.withDriveSelector(Fixtures.project(), "logic", "sink"),
-            wire("x1", "plc:L+", "plc:M"));
+            wire("x1", "plc:24V", "plc:0V"));
     assertThat(run(project, CommandState.REST).level())
         .as("controller's 24 V at zero, output off")
         .isEqualTo(Level.ON);
@@ -181,15 +181,15 @@ class LineSolverTest {
     Project project =
         with(
             bare,
-            wire("1", "plc:L+", "pot:1"),
-            wire("2", "pot:3", "plc:M"),
+            wire("1", "plc:24V", "pot:1"),
+            wire("2", "pot:3", "plc:0V"),
             wire("3", "pot:2", "plc:DI0"));
     LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
     Set<Level> byCurrentAlone = new TreeSet<>();
     for (int percent = 0; percent <= 100; percent++) {
       LineSolution at = solver.solve(CommandState.REST.withSignal(ref("pot:2"), percent));
       InputReading reading = at.input(ref("plc:DI0")).orElseThrow();
-      double volts = at.volts(ref("plc:DI0"), ref("plc:M")).orElseThrow();
+      double volts = at.volts(ref("plc:DI0"), ref("plc:0V")).orElseThrow();
       boolean on = volts >= 11 && reading.amperes() >= 0.002;
       boolean off = volts < 5 || reading.amperes() < 0.0015;
       assertThat(reading.level())

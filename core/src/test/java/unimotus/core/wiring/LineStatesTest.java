@@ -135,7 +135,7 @@ class LineStatesTest {
         .with(new Wire("b", Lines.ref("psu:-"), Lines.ref("k1:A2")))
         .with(new Wire("c", Lines.ref("psu:+"), Lines.ref("k1:11")))
         .with(new Wire("d", Lines.ref("k1:14"), Lines.ref("drive:DI1")))
-        .with(new Wire("e", Lines.ref("psu:-"), Lines.ref("drive:DCM")));
+        .with(new Wire("e", Lines.ref("psu:-"), Lines.ref("drive:COM")));
   }
 
   private static LineSolution solved(Project project, WiringFault... faults) {
@@ -208,11 +208,11 @@ class LineStatesTest {
     Project fed =
         line()
             .with(relay)
-            .with(new Wire("a", Lines.ref("plc:L+"), Lines.ref("k1:A1")))
-            .with(new Wire("b", Lines.ref("plc:M"), Lines.ref("k1:A2")))
+            .with(new Wire("a", Lines.ref("plc:24V"), Lines.ref("k1:A1")))
+            .with(new Wire("b", Lines.ref("plc:0V"), Lines.ref("k1:A2")))
             .with(new Wire("c", Lines.ref("k1:S11"), Lines.ref("k1:S12")));
-    Project closed = fed.with(new Wire("d", Lines.ref("plc:M"), Lines.ref("k1:S22")));
-    Project wrong = fed.with(new Wire("d", Lines.ref("plc:L+"), Lines.ref("k1:S22")));
+    Project closed = fed.with(new Wire("d", Lines.ref("plc:0V"), Lines.ref("k1:S22")));
+    Project wrong = fed.with(new Wire("d", Lines.ref("plc:24V"), Lines.ref("k1:S22")));
     LineSolution right = solved(closed);
     assertThat(right.isOn(Lines.ref("k1:S22"))).isTrue();
     assertThat(right.input(Lines.ref("k1:S22")).orElseThrow().volts()).isCloseTo(24, within(0.1));
@@ -232,15 +232,15 @@ class LineStatesTest {
         line()
             .with(supply)
             .with(new Wire("a", Lines.ref("psu:+"), Lines.ref("plc:DO0")))
-            .with(new Wire("b", Lines.ref("psu:-"), Lines.ref("plc:M")))
+            .with(new Wire("b", Lines.ref("psu:-"), Lines.ref("plc:0V")))
             .with(new Wire("c", Lines.ref("plc:DO1"), Lines.ref("drive:DI1")))
-            .with(new Wire("d", Lines.ref("plc:M"), Lines.ref("drive:DCM")));
+            .with(new Wire("d", Lines.ref("plc:0V"), Lines.ref("drive:COM")));
     LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
     LineSolution dead =
         solver.solve(
             CommandState.REST.with(Lines.ref("plc:DO1"), true),
-            List.of(new WiringFault.DeadSource(Lines.ref("plc:L+"))));
-    double rail = dead.volts(Lines.ref("psu:+"), Lines.ref("plc:M")).orElseThrow();
+            List.of(new WiringFault.DeadSource(Lines.ref("plc:24V"))));
+    double rail = dead.volts(Lines.ref("psu:+"), Lines.ref("plc:0V")).orElseThrow();
     assertThat(rail).isCloseTo(24, within(0.1));
     assertThat(dead.isOn(Lines.ref("drive:DI1")))
         .as("fed over the diode of another output")

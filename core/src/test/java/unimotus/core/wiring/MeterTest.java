@@ -16,20 +16,20 @@ class MeterTest {
 
   @Test
   void theRunInputShowsTheSupplyWhenItIsOn() {
-    assertThat(meter.volts(RUN, List.of(), ref("drive:DI1"), ref("drive:DCM")).orElseThrow())
+    assertThat(meter.volts(RUN, List.of(), ref("drive:DI1"), ref("drive:COM")).orElseThrow())
         .isEqualTo(24, within(0.05));
   }
 
   @Test
   void exchangedProbesExchangeTheSign() {
-    double one = meter.volts(RUN, List.of(), ref("plc:L+"), ref("plc:M")).orElseThrow();
-    double other = meter.volts(RUN, List.of(), ref("plc:M"), ref("plc:L+")).orElseThrow();
+    double one = meter.volts(RUN, List.of(), ref("plc:24V"), ref("plc:0V")).orElseThrow();
+    double other = meter.volts(RUN, List.of(), ref("plc:0V"), ref("plc:24V")).orElseThrow();
     assertThat(one).isEqualTo(-other, within(1e-9));
   }
 
   @Test
   void betweenSeparateSuppliesTheMeterFloats() {
-    assertThat(meter.volts(RUN, List.of(), ref("plc:RO"), ref("plc:M"))).isEmpty();
+    assertThat(meter.volts(RUN, List.of(), ref("plc:RO"), ref("plc:0V"))).isEmpty();
   }
 
   @Test
@@ -43,7 +43,7 @@ class MeterTest {
   @Test
   void continuityIsTestedWithThePowerOff() {
     assertThat(meter.ohms(RUN, List.of(), ref("plc:DO0"), ref("drive:DI1"))).isLessThan(0.1);
-    assertThat(meter.ohms(RUN, List.of(), ref("drive:AI1"), ref("drive:ACM")))
+    assertThat(meter.ohms(RUN, List.of(), ref("drive:AI1"), ref("drive:AG")))
         .as("the burden of a current input")
         .isEqualTo(250, within(1.0));
     assertThat(
@@ -52,6 +52,6 @@ class MeterTest {
         .as("a broken wire, the leakage path aside")
         .isGreaterThan(Meter.CONTINUITY_OHMS);
     assertThat(meter.ohms(RUN, List.of(), ref("plc:RO"), ref("plc:RC"))).isInfinite();
-    assertThat(meter.ohms(RUN, List.of(), ref("plc:M"), ref("plc:M"))).isZero();
+    assertThat(meter.ohms(RUN, List.of(), ref("plc:0V"), ref("plc:0V"))).isZero();
   }
 }

@@ -123,7 +123,7 @@ class MixedSignalTest {
             .withWires(
                 List.of(
                     new Wire("1", Lines.ref("plc:AO0"), Lines.ref("plc:AI0")),
-                    new Wire("2", Lines.ref("plc:AO0M"), Lines.ref("plc:AI0M"))));
+                    new Wire("2", Lines.ref("plc:AO0-"), Lines.ref("plc:AI0-"))));
     LineSolver solver = new LineSolver(Installation.of(project, Lines.SHEETS));
     for (double percent = range.leastPercent(); percent <= 100; percent += 25) {
       double sent = range.signalAt(percent);

@@ -3,7 +3,9 @@ package unimotus.desktop.calc;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.TreeMap;
+import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
@@ -17,9 +19,12 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.calc.CalcResult;
 import unimotus.core.derivation.Step;
+import unimotus.core.machine.AxisAssembly;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.workbench.AxisNumbers;
 
 /**
  * The calculators, over the window: questions on the left, numbers and the sum on the right. The
@@ -37,6 +42,7 @@ public final class CalculatorSheet extends StackPane {
   private final Map<String, TextField> fields = new TreeMap<>();
   private final List<Question> all = Question.all();
   private @Nullable Question shown;
+  private @Nullable String takenFrom;
 
   /** A sheet that {@code close} puts away. */
   public CalculatorSheet(Desk desk, Runnable close) {
@@ -97,6 +103,7 @@ public final class CalculatorSheet extends StackPane {
     layout();
     search.requestFocus();
     search.selectAll();
+    show(shown);
     answer();
   }
 
@@ -131,9 +138,10 @@ public final class CalculatorSheet extends StackPane {
   }
 
   private void show(@Nullable Question next) {
-    if (next != null && next.equals(shown)) {
+    if (next != null && next.equals(shown) && Objects.equals(desk.axisId().get(), takenFrom)) {
       return;
     }
+    takenFrom = desk.axisId().get();
     shown = next;
     numbers.getChildren().clear();
     fields.clear();
@@ -146,7 +154,28 @@ public final class CalculatorSheet extends StackPane {
     result.setVisible(true);
     numbers.getChildren().add(Parts.prose(sentence(next.title()), "ink-strong"));
     next.asks().forEach(a -> numbers.getChildren().add(row(a)));
+    taking(next).ifPresent(numbers.getChildren()::add);
     answer();
+  }
+
+  /** Offers what the axis in view has of these numbers; nothing where it has none. */
+  private Optional<Button> taking(Question question) {
+    AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
+    if (axis == null) {
+      return Optional.empty();
+    }
+    Map<String, String> known = new TreeMap<>();
+    AxisNumbers own = AxisNumbers.of(axis, desk.units());
+    question
+        .asks()
+        .forEach(a -> own.of(question.name(), a.name()).ifPresent(t -> known.put(a.name(), t)));
+    return known.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            Parts.quiet(
+                "calc-take",
+                "take from " + axis.axis().name(),
+                () -> known.forEach((n, t) -> Objects.requireNonNull(fields.get(n)).setText(t))));
   }
 
   private static String sentence(String title) {

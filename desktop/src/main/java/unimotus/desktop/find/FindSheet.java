@@ -21,6 +21,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.review.LineReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.workbench.Evidence;
 import unimotus.workbench.find.Finder;
 import unimotus.workbench.find.Hit;
 
@@ -104,7 +105,7 @@ public final class FindSheet extends StackPane {
     LineReview now = desk.session().review();
     Finder ready = finder;
     if (ready == null || now != known) {
-      ready = Finder.of(now);
+      ready = Finder.of(now, r -> desk.evidence(r).map(Evidence::predictions).orElse(List.of()));
       finder = ready;
       known = now;
     }

@@ -13,4 +13,12 @@ public final class Styles {
       node.getStyleClass().setAll(classes);
     }
   }
+
+  /** Marks a node as the chosen one among others, or as not. */
+  public static void choose(Node node, boolean chosen) {
+    node.getStyleClass().remove("chosen");
+    if (chosen) {
+      node.getStyleClass().add("chosen");
+    }
+  }
 }

@@ -52,7 +52,7 @@ final class AskBar extends HBox {
   }
 
   /** Asks for a word; Enter or the answer takes it, Escape leaves it as it was. */
-  void askFor(String question, String now, Consumer<String> take) {
+  void askFor(String question, String now, String verb, Consumer<String> take) {
     TextField field = new TextField(now);
     field.setId("answer-text");
     field.setAccessibleText(question);
@@ -74,7 +74,7 @@ final class AskBar extends HBox {
         .setAll(
             Parts.label(question),
             field,
-            Parts.action("answer-take", "Rename", taken),
+            Parts.action("answer-take", verb, taken),
             Parts.action("answer-leave", "Cancel", this::close));
     setVisible(true);
     setManaged(true);

@@ -1,11 +1,18 @@
 package unimotus.desktop.shell;
 
+import java.nio.charset.StandardCharsets;
 import java.util.List;
+import java.util.Objects;
 import javafx.scene.control.ContextMenu;
 import javafx.scene.control.MenuItem;
+import javafx.scene.input.Clipboard;
+import javafx.scene.input.ClipboardContent;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Project;
 import unimotus.desktop.Desk;
+import unimotus.formats.json.FileFault;
+import unimotus.formats.project.ProjectFile;
+import unimotus.workbench.AxisCopies;
 import unimotus.workbench.AxisEdits;
 import unimotus.workbench.Edits;
 
@@ -26,6 +33,7 @@ final class AxisActions {
       ask.askFor(
           "Name of the line",
           desk.session().project().name(),
+          "Rename",
           name -> desk.apply(Edits.renameLine(name)));
     } else {
       rename(shown);
@@ -48,7 +56,18 @@ final class AxisActions {
 
   private void rename(Axis axis) {
     ask.askFor(
-        "Name of the axis", axis.name(), name -> desk.apply(Edits.renameAxis(axis.id(), name)));
+        "Name of the axis",
+        axis.name(),
+        "Rename",
+        name -> desk.apply(Edits.renameAxis(axis.id(), name)));
+  }
+
+  private void group(Axis axis) {
+    ask.askFor(
+        "Group of %s, such as washing; nothing for none".formatted(axis.name()),
+        Objects.requireNonNullElse(axis.group(), ""),
+        "Put there",
+        group -> desk.apply(Edits.groupAxis(axis.id(), group)));
   }
 
   /** Names what goes along and asks. */
@@ -77,7 +96,7 @@ final class AxisActions {
 
   /** Says of a copy that is not wired why it is not. */
   private void duplicate(Axis axis) {
-    if (!desk.apply(AxisEdits.duplicate(desk.session().sheets(), axis))) {
+    if (!desk.apply(AxisCopies.duplicate(desk.session().sheets(), axis))) {
       return;
     }
     Project project = desk.session().project();
@@ -87,9 +106,47 @@ final class AxisActions {
     desk.say(
         wired
             ? "copied to %s, run and reference wired to free points".formatted(copy.name())
-            : AxisEdits.unwiredBecause(project, desk.session().sheets(), axis, copy)
+            : AxisCopies.unwiredBecause(project, desk.session().sheets(), axis, copy)
                 .map(why -> "copied to %s, not wired: %s".formatted(copy.name(), why))
                 .orElse("copied to %s".formatted(copy.name())));
+  }
+
+  /** Puts an axis on the clipboard, as the text of a project file with nothing else in it. */
+  void copy(Axis axis) {
+    ClipboardContent content = new ClipboardContent();
+    byte[] file = ProjectFile.write(AxisCopies.alone(desk.session().project(), axis));
+    content.putString(new String(file, StandardCharsets.UTF_8));
+    Clipboard.getSystemClipboard().setContent(content);
+    desk.say("%s is on the clipboard: Ctrl+V in this or another line".formatted(axis.name()));
+  }
+
+  /** Adds the axis on the clipboard to the line. */
+  void paste() {
+    String text = Clipboard.getSystemClipboard().getString();
+    if (text == null || text.isBlank()) {
+      desk.refuse("there is no axis on the clipboard: copy one with Ctrl+C first");
+      return;
+    }
+    try {
+      Project other =
+          ProjectFile.read("clipboard", text.getBytes(StandardCharsets.UTF_8)).project();
+      if (desk.apply(AxisCopies.paste(desk.session().sheets(), other))) {
+        pasted(other);
+      }
+    } catch (FileFault | IllegalArgumentException e) {
+      desk.refuse("what is on the clipboard is no axis: " + e.getMessage());
+    }
+  }
+
+  private void pasted(Project other) {
+    Project project = desk.session().project();
+    Axis copy = project.axes().get(project.axes().size() - 1);
+    desk.say(
+        copy.reference().output() != null
+            ? "pasted %s, run and reference wired to free points".formatted(copy.name())
+            : AxisCopies.unwiredBecause(project, desk.session().sheets(), other, copy)
+                .map(why -> "pasted %s, not wired: %s".formatted(copy.name(), why))
+                .orElse("pasted " + copy.name()));
   }
 
   /** The commands of one axis of the rail. */
@@ -98,7 +155,10 @@ final class AxisActions {
     menu.getItems()
         .setAll(
             item("rename-axis", "Rename…  F2", () -> rename(axis)),
+            item("group-axis", "Group…", () -> group(axis)),
             item("duplicate-axis", "Duplicate", () -> duplicate(axis)),
+            item("copy-axis", "Copy  Ctrl+C", () -> copy(axis)),
+            item("paste-axis", "Paste  Ctrl+V", this::paste),
             item("axis-up", "Move up  Alt+Shift+↑", () -> desk.apply(AxisEdits.move(axis, -1))),
             item("axis-down", "Move down  Alt+Shift+↓", () -> desk.apply(AxisEdits.move(axis, 1))),
             item("remove-axis", "Remove…  Delete", () -> remove(axis)));

@@ -44,6 +44,13 @@ final class AxisRail extends VBox {
     scrolled.setMinHeight(60);
     getChildren().addAll(line, scrolled, add, spring, next);
     setPadding(new Insets(10, 0, 0, 0));
+    setOnKeyPressed(
+        e -> {
+          if (e.getCode() == KeyCode.V && e.isShortcutDown()) {
+            actions.paste();
+            e.consume();
+          }
+        });
   }
 
   /** Gives room to the view where there is little. */
@@ -88,6 +95,9 @@ final class AxisRail extends VBox {
         e -> {
           if (e.getCode() == KeyCode.DELETE) {
             actions.remove(review.axis());
+            e.consume();
+          } else if (e.getCode() == KeyCode.C && e.isShortcutDown()) {
+            actions.copy(review.axis());
             e.consume();
           }
         });

@@ -10,13 +10,15 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.calc.CalculatorSheet;
 import unimotus.desktop.find.Entry;
 import unimotus.desktop.find.FindSheet;
+import unimotus.desktop.guide.GuideSheet;
+import unimotus.workbench.WorkStep;
 
 /** The sheets that lie over the window: help, calculators, what finds anything. */
 final class Overlays {
   private final Desk desk;
   private final StackPane over;
   private final Supplier<List<Entry>> commands;
-  private @Nullable HelpSheet help;
+  private @Nullable GuideSheet help;
   private @Nullable CalculatorSheet calculators;
   private @Nullable FindSheet finding;
 
@@ -30,23 +32,29 @@ final class Overlays {
     this.commands = commands;
   }
 
-  /** Shows the sheet of keys and signs, or puts it away. */
+  /** Shows the guide at the chapter of the view, or puts it away. */
   void toggleHelp() {
-    HelpSheet sheet = help;
+    GuideSheet sheet = help;
     if (sheet == null) {
       // Made when first asked for: its many words would otherwise be styled at every start.
-      sheet = new HelpSheet(this::toggleHelp);
+      sheet = new GuideSheet(this::toggleHelp);
       help = sheet;
       over.getChildren().add(sheet);
     }
     sheet.setVisible(!sheet.isVisible());
     if (sheet.isVisible()) {
-      sheet.takeFocus();
+      sheet.open(chapter());
     }
   }
 
+  /** What the guide calls the view that is open. */
+  private String chapter() {
+    WorkStep step = desk.step().get();
+    return step == null ? "The whole line" : step.label();
+  }
+
   boolean isHelping() {
-    HelpSheet sheet = help;
+    GuideSheet sheet = help;
     return sheet != null && sheet.isVisible();
   }
 

@@ -32,6 +32,8 @@ final class ProjectMenu extends MenuButton {
   interface FileActions {
     void startNew();
 
+    void newWindow();
+
     void open();
 
     void open(Path file);
@@ -61,6 +63,7 @@ final class ProjectMenu extends MenuButton {
     getItems()
         .setAll(
             does(item("new", "New line", "Shortcut+N"), files::startNew),
+            does(item("new-window", "New window", "Shortcut+Shift+W"), files::newWindow),
             does(item("open", "Open…", "Shortcut+O"), files::open),
             recent,
             does(item("demo", "Open the demo line", null), desk::openDemo),
@@ -82,7 +85,7 @@ final class ProjectMenu extends MenuButton {
             new SeparatorMenuItem(),
             does(item("find", "Find anything", "Shortcut+K"), files::find),
             does(item("calculators", "Calculators", "F9"), files::calculators),
-            does(item("help", "Keys and signs", "F1"), files::help),
+            does(item("help", "Guide", "F1"), files::help),
             new SeparatorMenuItem(),
             does(item("quit", "Close", "Shortcut+Q"), files::quit));
   }

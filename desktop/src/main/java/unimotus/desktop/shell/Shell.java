@@ -55,6 +55,7 @@ public final class Shell extends StackPane {
   private final HBox messageLine = new HBox();
   private final Label message = Parts.label("");
   private @Nullable View shown;
+  private Runnable openWindow = () -> {};
   private final ReadOnlyStringWrapper title = new ReadOnlyStringWrapper("Unimotus");
 
   /** Builds the frame over a desk. */
@@ -92,6 +93,7 @@ public final class Shell extends StackPane {
         .widthProperty()
         .addListener((o, was, is) -> axes.setNarrow(is.doubleValue() < NARROW_WINDOW));
     desk.onRefresh(this::refresh);
+    desk.navigation().openWith(file -> leavingWork(() -> ProjectMenu.open(desk, file)));
     desk.message().addListener((o, was, is) -> showMessage(is));
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     refresh();
@@ -157,7 +159,7 @@ public final class Shell extends StackPane {
     if (e.getCode() == KeyCode.ESCAPE && overlays.isFinding()) {
       overlays.toggleFind();
       e.consume();
-    } else if (e.getCode() == KeyCode.W && e.isShortcutDown()) {
+    } else if (e.getCode() == KeyCode.W && e.isShortcutDown() && !e.isShiftDown()) {
       close();
       e.consume();
     } else if (e.getCode() == KeyCode.F9
@@ -251,13 +253,18 @@ public final class Shell extends StackPane {
     }
 
     @Override
+    public void newWindow() {
+      openWindow.run();
+    }
+
+    @Override
     public void open() {
       leavingWork(() -> desk.dialogs().openProject().ifPresent(f -> ProjectMenu.open(desk, f)));
     }
 
     @Override
     public void open(Path file) {
-      leavingWork(() -> ProjectMenu.open(desk, file));
+      desk.navigation().open(file);
     }
 
     @Override
@@ -296,6 +303,11 @@ public final class Shell extends StackPane {
     public void help() {
       overlays.toggleHelp();
     }
+  }
+
+  /** What opens another window. */
+  public void onNewWindow(Runnable open) {
+    openWindow = open;
   }
 
   /** What stands above the window: the file, with a star while something is not saved. */

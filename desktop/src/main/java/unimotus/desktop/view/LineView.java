@@ -1,7 +1,12 @@
 package unimotus.desktop.view;
 
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
@@ -96,7 +101,35 @@ final class LineView implements View {
     AxisRow row = new AxisRow(desk);
     if (shown.isEmpty()) {
       rows.getChildren().add(Parts.prose("No axis is " + filter.label() + ".", "ink-label"));
-    } else if (isDense(overview.all().size())) {
+    } else if (order == Overview.Order.GROUP) {
+      Map<String, List<Overview.Row>> groups = new LinkedHashMap<>();
+      shown.forEach(
+          r ->
+              groups
+                  .computeIfAbsent(
+                      Objects.requireNonNullElse(r.review().axis().group(), "of no group"),
+                      g -> new ArrayList<>())
+                  .add(r));
+      groups.forEach(
+          (group, inIt) -> {
+            rows.getChildren().add(Parts.label(heading(group, inIt), "ink-strong"));
+            show(inIt, row, isDense(overview.all().size()));
+          });
+    } else {
+      show(shown, row, isDense(overview.all().size()));
+    }
+  }
+
+  private static String heading(String group, List<Overview.Row> rows) {
+    long errors = rows.stream().mapToLong(Overview.Row::errors).sum();
+    String axes = Count.of(rows.size(), "axis", "axes");
+    return errors == 0
+        ? "%s: %s".formatted(group, axes)
+        : "%s: %s, %s".formatted(group, axes, Count.of(errors, "error"));
+  }
+
+  private void show(List<Overview.Row> shown, AxisRow row, boolean onOneLine) {
+    if (onOneLine) {
       VBox sheet = Parts.sheet(0);
       shown.forEach(r -> sheet.getChildren().add(row.dense(r)));
       rows.getChildren().add(sheet);
@@ -178,6 +211,35 @@ final class LineView implements View {
                 10,
                 Parts.primary("start-axis", "Start the first axis", desk::startAxis),
                 Parts.action("open-demo", "Open the demo line", desk::openDemo)));
+    sheet.setMaxWidth(640);
+    return Parts.column(12, sheet, recent());
+  }
+
+  /** The files that were open last, to go on with. */
+  private Node recent() {
+    VBox sheet = Parts.sheet(6, Parts.label("Go on with", "ink-strong"));
+    List<Path> files = desk.preferences().get().recent().stream().filter(Files::exists).toList();
+    if (files.isEmpty()) {
+      sheet
+          .getChildren()
+          .add(
+              Parts.prose(
+                  "Lines you save or open stand here. A project file can also be dropped on the window.",
+                  "ink-label"));
+    }
+    for (int i = 0; i < files.size(); i++) {
+      Path file = files.get(i);
+      sheet
+          .getChildren()
+          .add(
+              Parts.row(
+                  10,
+                  Parts.quiet(
+                      "recent-" + i,
+                      String.valueOf(file.getFileName()),
+                      () -> desk.navigation().open(file)),
+                  Parts.label(String.valueOf(file.getParent()), "ink-caption")));
+    }
     sheet.setMaxWidth(640);
     return sheet;
   }

@@ -1,12 +1,18 @@
 package unimotus.desktop.view;
 
+import java.util.ArrayList;
+import java.util.Collections;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import javafx.beans.binding.Bindings;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
+import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.core.analog.SignalRange;
 import unimotus.core.machine.Mechanics;
@@ -20,46 +26,27 @@ import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.station.View;
 import unimotus.workbench.AxisDraft;
+import unimotus.workbench.DriveOffers;
+import unimotus.workbench.Mains;
 import unimotus.workbench.WorkStep;
 
 /** Starts an axis: the few things to say, in the order of the thread. */
 final class NewAxisView implements View {
-  private enum Kind {
-    DRUM("a drum, roller or wheel", "Diameter", MeasureUnit.METRE_UNIT),
-    SCREW("a screw", "Lead", MeasureUnit.METRE_UNIT),
-    TURNING("a fan, pump or mixer", "", MeasureUnit.ONE),
-    COUNTING("pieces counted per turn", "Pieces per turn", MeasureUnit.ONE);
-
-    private final String words;
-    private final String size;
-    private final MeasureUnit sizeUnit;
-
-    Kind(String words, String size, MeasureUnit sizeUnit) {
-      this.words = words;
-      this.size = size;
-      this.sizeUnit = sizeUnit;
-    }
-
-    MeasureUnit speedUnit() {
-      return switch (this) {
-        case DRUM, SCREW -> MeasureUnit.METRES_PER_MINUTE;
-        case TURNING -> MeasureUnit.RPM;
-        case COUNTING -> MeasureUnit.PER_MINUTE;
-      };
-    }
-  }
-
   private final Desk desk;
-  private final TextField name = field("axis-name", "Rinse drum");
-  private final TextField gear = field("axis-gear", "20");
-  private final TextField size = field("axis-size", "500 mm");
-  private final TextField speed = field("axis-speed", "25 m/min");
+  private final TextField name = field("axis-name", "such as Rinse drum");
+  private final TextField gear = field("axis-gear", "such as 20; empty for none");
+  private final TextField size = field("axis-size", "");
+  private final TextField speed = field("axis-speed", "");
   private final ChoiceField<ControllerSheet> controller;
   private final ChoiceField<DriveSheet> drive;
   private final ChoiceField<MotorSheet> motor;
   private final ChoiceField<SignalRange> range;
-  private final ChoiceField<Kind> kind;
-  private final Label sizeLabel = Parts.label("Diameter", "ink-label");
+  private final ChoiceField<Mains> mains;
+  private final ChoiceField<MovedThing> kind;
+  private final Label sizeLabel = Parts.label("", "ink-label");
+  private final Map<Control, Label> hints = new HashMap<>();
+  private final Map<Control, String> advice = new HashMap<>();
+  private final Label leftOut = Parts.prose("", "ink-caption");
   private final Node node;
 
   NewAxisView(Desk desk) {
@@ -68,13 +55,18 @@ final class NewAxisView implements View {
     this.drive = sheets("Drive", DriveSheet.class, "axis-drive");
     this.motor = sheets("Motor", MotorSheet.class, "axis-motor");
     this.range =
-        new ChoiceField<>("Signal", List.of(SignalRange.values()), SignalRange::label, r -> {});
+        new ChoiceField<>(
+            "Signal", List.of(SignalRange.values()), SignalRange::label, r -> offer());
     range.setId("axis-range");
     range.show(SignalRange.MA_4_20);
+    this.mains = new ChoiceField<>("Mains", List.of(Mains.values()), Mains::label, m -> offer());
+    mains.setId("axis-mains");
+    mains.show(Mains.NOT_KNOWN);
     this.kind =
-        new ChoiceField<>("What it moves", List.of(Kind.values()), k -> k.words, this::showKind);
+        new ChoiceField<>(
+            "What it moves", List.of(MovedThing.values()), MovedThing::words, this::showKind);
     kind.setId("axis-kind");
-    kind.show(Kind.DRUM);
+    kind.show(MovedThing.CONVEYOR);
     this.node = Parts.scrolling(content());
   }
 
@@ -87,7 +79,7 @@ final class NewAxisView implements View {
 
   private <T extends DeviceSheet> ChoiceField<T> sheets(String what, Class<T> type, String id) {
     List<T> all = desk.session().sheets().all(type);
-    ChoiceField<T> field = new ChoiceField<>(what, all, DeviceSheet::name, s -> {});
+    ChoiceField<T> field = new ChoiceField<>(what, all, DeviceSheet::name, s -> chosen(id));
     field.setId(id);
     field.show(all.get(0));
     return field;
@@ -114,15 +106,18 @@ final class NewAxisView implements View {
     addRow(
         grid,
         row++,
-        Parts.label("Drive", "ink-label"),
-        drive,
-        "by class; its settings are filled from the plate");
-    addRow(
-        grid,
-        row++,
         Parts.label("Motor", "ink-label"),
         motor,
         "its plate can be corrected afterwards");
+    addRow(grid, row++, Parts.label("Mains", "ink-label"), mains, "what feeds the drive");
+    addRow(
+        grid,
+        row++,
+        Parts.label("Drive", "ink-label"),
+        drive,
+        "those that fit; its settings are filled from the plate");
+    leftOut.setId("drives-left-out");
+    grid.add(leftOut, 1, row++, 2, 1);
     addRow(grid, row++, Parts.label("It moves", "ink-label"), kind, "");
     addRow(
         grid,
@@ -151,28 +146,76 @@ final class NewAxisView implements View {
     List.of(name, gear, size, speed).forEach(f -> f.setOnAction(e -> add()));
     sizeLabel
         .visibleProperty()
-        .bind(
-            Bindings.createBooleanBinding(
-                () -> kind.getValue() != Kind.TURNING, kind.valueProperty()));
+        .bind(Bindings.createBooleanBinding(() -> kind.getValue().hasSize(), kind.valueProperty()));
     size.visibleProperty().bind(sizeLabel.visibleProperty());
     return page;
   }
 
-  private static void addRow(
-      GridPane grid, int row, Label label, javafx.scene.control.Control field, String hint) {
+  private void addRow(GridPane grid, int row, Label label, Control field, String words) {
     label.setLabelFor(field);
     field.setAccessibleText(label.getText());
     field.setPrefWidth(260);
-    grid.addRow(row, label, field, Parts.label(hint, "ink-caption"));
+    Label hint = Parts.prose(words, "ink-caption");
+    hints.put(field, hint);
+    advice.put(field, words);
+    GridPane.setHgrow(hint, Priority.ALWAYS);
+    grid.addRow(row, label, field, hint);
   }
 
-  private void showKind(Kind chosen) {
-    sizeLabel.setText(chosen.size);
-    size.setPromptText(chosen == Kind.COUNTING ? "2" : chosen == Kind.SCREW ? "5 mm" : "500 mm");
-    speed.setPromptText(desk.units().text(25, chosen.speedUnit()));
+  private void showKind(MovedThing chosen) {
+    sizeLabel.setText(chosen.sizeLabel());
+    size.setPromptText(chosen.sizeExample());
+    size.setAccessibleText(chosen.hasSize() ? chosen.sizeLabel() : "Size");
+    speed.setPromptText("such as " + desk.units().text(25, chosen.speedUnit()));
+    advise(kind, chosen.caution());
+  }
+
+  /** Says something beside a field, in the place of what stood there. */
+  private void advise(Control field, String words) {
+    advice.put(field, words);
+    tell(field, words, false);
+  }
+
+  private void tell(Control field, String words, boolean wrong) {
+    Label hint = hints.get(field);
+    if (hint != null) {
+      hint.setText(words);
+      hint.getStyleClass().setAll("label", wrong ? "ink-attention" : "ink-caption");
+    }
+  }
+
+  private void chosen(String id) {
+    if (!id.equals("axis-drive")) {
+      offer();
+    }
+  }
+
+  /** Offers the drives that fit, and says of the others why they do not. */
+  private void offer() {
+    if (hints.isEmpty()) {
+      return;
+    }
+    DriveOffers offers =
+        DriveOffers.of(desk.session().sheets(), draft("x", new Mechanics.Turning(1), 1));
+    DriveSheet before = drive.getValue();
+    drive.getItems().setAll(offers.drives());
+    if (!offers.drives().isEmpty()) {
+      drive.show(offers.drives().contains(before) ? before : offers.drives().get(0));
+    }
+    List<String> reasons = new ArrayList<>();
+    offers.leftOut().forEach((sheet, why) -> reasons.add("%s: %s".formatted(sheet.name(), why)));
+    Collections.sort(reasons);
+    leftOut.setText(reasons.isEmpty() ? "" : "Left out: " + String.join("; ", reasons) + ".");
+    tell(
+        drive,
+        offers.drives().isEmpty()
+            ? "no drive here fits motor, mains and signal"
+            : advice.getOrDefault(drive, ""),
+        offers.drives().isEmpty());
   }
 
   private void add() {
+    hints.forEach((field, hint) -> tell(field, advice.getOrDefault(field, ""), false));
     try {
       AxisDraft draft = draft();
       String id = draft.axisId(desk.session().project());
@@ -190,29 +233,31 @@ final class NewAxisView implements View {
 
   private AxisDraft draft() {
     if (name.getText().isBlank()) {
-      name.requestFocus();
-      throw new IllegalArgumentException("Name: the axis needs a name, such as Rinse drum");
+      throw wrong(name, "Name: the axis needs a name, such as Rinse drum");
     }
-    Kind chosen = kind.getValue();
-    return new AxisDraft(
+    if (drive.getValue() == null || drive.getItems().isEmpty()) {
+      throw wrong(drive, "Drive: no drive here fits motor, mains and signal");
+    }
+    MovedThing chosen = kind.getValue();
+    double ratio = gear.getText().isBlank() ? 1 : number("Gear", gear, MeasureUnit.ONE);
+    double measure =
+        chosen.hasSize() ? number(chosen.sizeLabel(), size, chosen.sizeUnit()) : Double.NaN;
+    return draft(
         name.getText().strip(),
-        controller.getValue().id(),
-        drive.getValue().id(),
-        motor.getValue().id(),
-        range.getValue(),
-        mechanics(chosen),
+        chosen.mechanics(ratio, measure),
         number("Full speed", speed, chosen.speedUnit()));
   }
 
-  private Mechanics mechanics(Kind chosen) {
-    double ratio = gear.getText().isBlank() ? 1 : number("Gear", gear, MeasureUnit.ONE);
-    return switch (chosen) {
-      case DRUM -> new Mechanics.Drum(ratio, number(chosen.size, size, chosen.sizeUnit));
-      case SCREW -> new Mechanics.Screw(ratio, number(chosen.size, size, chosen.sizeUnit));
-      case TURNING -> new Mechanics.Turning(ratio);
-      case COUNTING ->
-          new Mechanics.Counting(ratio, number(chosen.size, size, chosen.sizeUnit), "pieces");
-    };
+  private AxisDraft draft(String called, Mechanics mechanics, double full) {
+    return new AxisDraft(
+        called,
+        controller.getValue().id(),
+        drive.getValue() == null ? "" : drive.getValue().id(),
+        motor.getValue().id(),
+        mains.getValue(),
+        range.getValue(),
+        mechanics,
+        full);
   }
 
   private double number(String what, TextField field, MeasureUnit unit) {
@@ -224,9 +269,15 @@ final class NewAxisView implements View {
       }
       return value;
     } catch (IllegalArgumentException e) {
-      field.requestFocus();
-      throw e;
+      throw wrong(field, String.valueOf(e.getMessage()));
     }
+  }
+
+  /** Says at the field what is wrong with it, and leads there. */
+  private IllegalArgumentException wrong(Control field, String words) {
+    tell(field, words, true);
+    field.requestFocus();
+    return new IllegalArgumentException(words);
   }
 
   @Override
@@ -237,5 +288,6 @@ final class NewAxisView implements View {
   @Override
   public void refresh() {
     showKind(kind.getValue());
+    offer();
   }
 }

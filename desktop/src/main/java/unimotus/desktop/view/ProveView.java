@@ -7,6 +7,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import javafx.application.Platform;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
@@ -38,6 +39,7 @@ final class ProveView implements View {
   private static final double LEAST_LIST = 570;
   private static final double LEAST_SIDE = 220;
   private static final double SIDE = 306;
+  private static final String LARGE = "large-fields";
 
   private final Desk desk;
   private final Label title = Parts.label("", "ink-title");
@@ -49,6 +51,24 @@ final class ProveView implements View {
   private final DetectivePane detective;
   private final Node node;
   private final List<VerdictRow> shown = new ArrayList<>();
+  private final VerdictRow.Work work =
+      new VerdictRow.Work() {
+        @Override
+        public boolean take(Prediction prediction, String text) {
+          return record(prediction, text);
+        }
+
+        @Override
+        public void forget(Prediction prediction) {
+          desk.axis().ifPresent(a -> desk.apply(Edits.forgetReading(a.id(), prediction.key())));
+        }
+
+        @Override
+        public void annotate(Prediction prediction, String note, String photo) {
+          desk.axis()
+              .ifPresent(a -> desk.apply(Edits.annotate(a.id(), prediction.key(), note, photo)));
+        }
+      };
   private ProveWalk walk = ProveWalk.PROVING;
   private List<Prediction> shownPredictions = List.of();
   private String shownAxis = "";
@@ -77,6 +97,8 @@ final class ProveView implements View {
             by,
             instrument,
             walks,
+            Parts.quiet("large-fields", "larger fields", this::toggleSize),
+            Parts.quiet("print-readings", "print the list", this::printList),
             Parts.quiet("write-readings", "write the list", this::writeList),
             Parts.quiet("read-readings", "read a list", this::readList));
     VBox left =
@@ -132,6 +154,7 @@ final class ProveView implements View {
     Map<String, Verdict> verdicts = new HashMap<>();
     evidence.proof().verdicts().forEach(v -> verdicts.put(v.prediction().key(), v));
     shown.forEach(row -> row.show(Objects.requireNonNull(verdicts.get(row.key()))));
+    desk.navigation().takeAim().ifPresent(this::focus);
     detective.show(evidence);
   }
 
@@ -167,12 +190,40 @@ final class ProveView implements View {
       HBox.setMargin(words, new Insets(9, 0, 1, 0));
       rows.getChildren().add(line);
       for (Verdict verdict : stop.verdicts()) {
-        VerdictRow row =
-            new VerdictRow(
-                desk, verdict.prediction(), walk == ProveWalk.PLACES, this::record, this::forget);
+        VerdictRow row = new VerdictRow(desk, verdict.prediction(), walk == ProveWalk.PLACES, work);
         shown.add(row);
         rows.getChildren().add(row);
       }
+    }
+  }
+
+  /** Fields for a cold hand at the cabinet, or as many rows as there is room for. */
+  private void toggleSize() {
+    if (!rows.getStyleClass().remove(LARGE)) {
+      rows.getStyleClass().add(LARGE);
+    }
+  }
+
+  private void printList() {
+    desk.evidence()
+        .ifPresent(
+            evidence ->
+                desk.dialogs()
+                    .export(evidence.axis().axis().id() + "-readings.pdf")
+                    .ifPresent(file -> printList(evidence, file)));
+  }
+
+  private void printList(Evidence evidence, Path file) {
+    try {
+      ReadingLists.print(
+          desk.session().project().name(),
+          evidence.axis().axis().name(),
+          walk.stops(evidence.proof().verdicts()),
+          desk.units().format(),
+          file);
+      desk.say("list of readings to print written to " + file);
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse("the list could not be written: " + e.getMessage());
     }
   }
 
@@ -209,8 +260,8 @@ final class ProveView implements View {
       ReadingLists.Read read =
           ReadingLists.read(file, evidence, desk.units(), by.name(), desk.clock());
       String name = String.valueOf(file.getFileName());
-      if (!read.readings().isEmpty()) {
-        desk.apply(ReadingLists.record(read.readings(), name));
+      if (!read.readings().isEmpty() || !read.notes().isEmpty()) {
+        desk.apply(ReadingLists.record(read, name));
       }
       String words = Count.of(read.readings().size(), "new reading") + " from " + name;
       if (read.problems().isEmpty()) {
@@ -246,6 +297,16 @@ final class ProveView implements View {
     return false;
   }
 
+  /** Leads to the field of a prediction, once it is laid out. */
+  private void focus(String key) {
+    Platform.runLater(
+        () ->
+            shown.stream()
+                .filter(row -> row.key().equals(key))
+                .findFirst()
+                .ifPresent(VerdictRow::focusEntry));
+  }
+
   private void focusAfter(Prediction prediction) {
     for (int i = 0; i + 1 < shown.size(); i++) {
       if (shown.get(i).key().equals(prediction.key())) {
@@ -253,9 +314,5 @@ final class ProveView implements View {
         return;
       }
     }
-  }
-
-  private void forget(Prediction prediction) {
-    desk.axis().ifPresent(a -> desk.apply(Edits.forgetReading(a.id(), prediction.key())));
   }
 }

@@ -1,7 +1,7 @@
 package unimotus.desktop.view;
 
 import java.util.Locale;
-import java.util.function.Consumer;
+import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
@@ -9,6 +9,7 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Reading;
 import unimotus.core.proof.Expectation;
@@ -24,11 +25,17 @@ import unimotus.desktop.kit.Parts;
 import unimotus.desktop.station.States;
 
 /** One prediction, the field for its reading, and what the two say. */
-final class VerdictRow extends HBox {
+final class VerdictRow extends VBox {
   /** Takes what was typed or chosen. */
-  interface Taking {
+  interface Work {
     /** Returns whether it was taken. */
     boolean take(Prediction prediction, String text);
+
+    /** Takes the reading away. */
+    void forget(Prediction prediction);
+
+    /** Keeps a note and the path of a picture beside the reading. */
+    void annotate(Prediction prediction, String note, String photo);
   }
 
   private static final double LEAST_TITLE = 128;
@@ -36,56 +43,59 @@ final class VerdictRow extends HBox {
 
   private final Desk desk;
   private final String key;
-  private final Taking record;
+  private final Work work;
   private final Mark mark = new Mark(Mark.Kind.OPEN, "not measured");
   private final Label expected = Parts.label("", "ink-predicted");
   private final Label word = Parts.label("", "ink-caption");
   private final Gauge gauge = new Gauge();
   private final Control entry;
+  private final Button beside;
+  private @Nullable NoteFields notes;
+  private @Nullable Reading last;
   private Prediction prediction;
 
   /**
    * A row.
    *
-   * @param withGroup whether the row says what is commanded, where no heading does
-   * @param record takes what was typed and says whether it was taken
-   * @param forget takes the reading away
+   * @param byPlace whether rows stand by place: the row then says what is commanded and what to do
+   *     first, else where it is read
+   * @param work takes what is done on the row
    */
-  VerdictRow(
-      Desk desk,
-      Prediction prediction,
-      boolean withGroup,
-      Taking record,
-      Consumer<Prediction> forget) {
-    super(10);
+  VerdictRow(Desk desk, Prediction prediction, boolean byPlace, Work work) {
+    super(4);
     this.desk = desk;
     this.key = prediction.key();
     this.prediction = prediction;
-    this.record = record;
+    this.work = work;
     this.entry = prediction.expectation() instanceof Expectation.Word w ? choice(w) : number();
     entry.setId("reading-" + key.replace('.', '-'));
     entry.setPrefWidth(128);
     entry.setMinWidth(128);
     Label title =
         Parts.label(
-            withGroup
+            byPlace
                 ? "%s: %s".formatted(prediction.group(), prediction.title())
                 : prediction.title());
     title.setWrapText(true);
     title.setMinWidth(LEAST_TITLE);
     title.setMaxWidth(Double.MAX_VALUE);
     Hint.on(title, this::placeAndManner);
-    setHgrow(title, Priority.ALWAYS);
+    VBox what =
+        new VBox(
+            title, Parts.prose(byPlace ? prediction.how() : prediction.where(), "ink-caption"));
+    HBox.setHgrow(what, Priority.ALWAYS);
+    what.setMinWidth(LEAST_TITLE);
     expected.setMinWidth(LEAST_EXPECTED);
     expected.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
     word.setMinWidth(76);
-    setAlignment(javafx.geometry.Pos.CENTER_LEFT);
+    beside = Parts.quiet("beside-" + key.replace('.', '-'), "note", this::writeBeside);
+    beside.setAccessibleText("note and photo for " + prediction.title());
     getStyleClass().add("verdict-row");
-    getChildren().addAll(mark, title, expected, entry, gauge, word);
+    getChildren().add(Parts.row(10, mark, what, expected, entry, gauge, word, beside));
     entry.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.DELETE && e.isControlDown()) {
-            forget.accept(this.prediction);
+            work.forget(this.prediction);
             e.consume();
           }
         });
@@ -102,7 +112,7 @@ final class VerdictRow extends HBox {
 
   private void commit(TextField field) {
     field.getStyleClass().remove("refused");
-    if (!field.getText().isBlank() && !record.take(prediction, field.getText())) {
+    if (!field.getText().isBlank() && !work.take(prediction, field.getText())) {
       field.getStyleClass().add("refused");
     }
   }
@@ -112,7 +122,25 @@ final class VerdictRow extends HBox {
         "observed " + prediction.title(),
         expectation.choices(),
         c -> c,
-        c -> record.take(prediction, c));
+        c -> work.take(prediction, c));
+  }
+
+  private void writeBeside() {
+    NoteFields fields = notes;
+    if (fields != null) {
+      getChildren().remove(fields);
+      notes = null;
+      return;
+    }
+    fields =
+        new NoteFields(
+            key,
+            desk.dialogs()::importFile,
+            (note, photo) -> work.annotate(prediction, note, photo));
+    fields.show(last);
+    notes = fields;
+    getChildren().add(fields);
+    fields.begin();
   }
 
   private String placeAndManner() {
@@ -145,6 +173,12 @@ final class VerdictRow extends HBox {
             ? verdict.deviation() / a.tolerance()
             : Double.NaN);
     showReading(verdict.reading());
+    last = verdict.reading();
+    beside.setText(
+        last != null && (last.note() != null || last.photo() != null) ? "note ✓" : "note");
+    if (notes != null) {
+      notes.show(last);
+    }
   }
 
   private String expectedText(Expectation expectation) {

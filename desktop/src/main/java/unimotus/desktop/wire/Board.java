@@ -11,12 +11,16 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Consumer;
 import javafx.animation.AnimationTimer;
+import javafx.scene.Cursor;
 import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
+import javafx.scene.input.MouseEvent;
 import javafx.scene.layout.Pane;
 import javafx.scene.layout.Region;
+import unimotus.core.machine.BoardPlace;
+import unimotus.core.machine.BoardPlace.Side;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.TerminalRef;
@@ -24,12 +28,10 @@ import unimotus.core.machine.Wire;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.wiring.LineSolution;
 import unimotus.core.wiring.PlacedDevice;
-import unimotus.core.wiring.WiringFault;
 import unimotus.desktop.Desk;
 import unimotus.workbench.board.BoardContents;
 import unimotus.workbench.board.BoardLayout;
 import unimotus.workbench.board.BoardLayout.Block;
-import unimotus.workbench.board.BoardLayout.Column;
 import unimotus.workbench.board.BoardLayout.Item;
 import unimotus.workbench.board.BoardLayout.Place;
 import unimotus.workbench.board.WireBench;
@@ -50,9 +52,10 @@ final class Board extends Pane {
   private final Consumer<TerminalRef> touched;
   private final Consumer<TerminalRef> moved;
   private final Map<TerminalRef, TerminalRow> rows = new LinkedHashMap<>();
-  private final List<WireCurve> curves = new ArrayList<>();
+  private final WireLayer wireLayer;
+  private final BoardMarks marks;
+  private final BoardKeys keys;
   private final Group grounds = new Group();
-  private final Group curveLayer = new Group();
   private final Group rowLayer = new Group();
   private final Group dotLayer = new Group();
   private final Set<String> made = new HashSet<>();
@@ -68,23 +71,66 @@ final class Board extends Pane {
   private final Set<TerminalRef> wired = new HashSet<>();
   private final Map<TerminalRef, String> signals = new HashMap<>();
   private BoardContents scope = new BoardContents(List.of(), Map.of(), List.of());
-  private BoardLayout layout = new BoardLayout(List.of(), Map.of(), 0, 0);
+  private BoardLayout layout = BoardLayout.of(List.of(), List.of(), List.of(), 0);
+  private String reading = "";
 
   Board(Desk desk, WireBench bench, Consumer<TerminalRef> touched, Consumer<TerminalRef> moved) {
     this.moved = moved;
     this.desk = desk;
     this.bench = bench;
     this.touched = touched;
+    wireLayer = new WireLayer(bench);
+    marks = new BoardMarks(bench);
+    keys = new BoardKeys(bench, touched, this::focus, wireLayer::on, rows.values());
     setId("board");
-    List.of(grounds, curveLayer, rowLayer, dotLayer).forEach(layer -> layer.setManaged(false));
-    getChildren().addAll(grounds, curveLayer, rowLayer, dotLayer);
+    List.of(grounds, rowLayer, dotLayer).forEach(layer -> layer.setManaged(false));
+    getChildren().addAll(grounds, wireLayer, rowLayer, dotLayer, marks);
+    setOnMouseMoved(this::point);
+    setOnMouseClicked(this::choose);
+  }
+
+  private void point(MouseEvent e) {
+    marks.follow(e.getX(), e.getY());
+    boolean onWire = bench.armed() == null && wireLayer.point(e.getX(), e.getY()).isPresent();
+    setCursor(onWire ? Cursor.HAND : Cursor.DEFAULT);
+  }
+
+  /** Chooses the wire under the pointer; a second click goes to its other end. */
+  private void choose(MouseEvent e) {
+    if (!e.isStillSincePress()) {
+      return;
+    }
+    Optional<WireLine> line = wireLayer.at(e.getX(), e.getY());
+    bench.choose(line.map(l -> l.wire().id()).orElse(null));
+    if (line.isPresent() && e.getClickCount() == 2) {
+      WireLine found = line.get();
+      boolean nearFrom =
+          Math.abs(e.getY() - found.way().fromY()) < Math.abs(e.getY() - found.way().toY());
+      focus(nearFrom ? found.wire().to() : found.wire().from());
+    } else {
+      requestFocus();
+    }
+  }
+
+  /** Gives a terminal of the board the keyboard, which brings it into sight. */
+  void focus(TerminalRef ref) {
+    Place at = layout.places().get(ref);
+    if (at != null) {
+      reveal(at.y() - BESIDE, at.y() + BESIDE);
+      row(ref).ifPresent(Node::requestFocus);
+    }
+  }
+
+  /** How it is laid out now. */
+  BoardLayout laidOut() {
+    return layout;
   }
 
   /**
    * Lays everything out anew. A board of a few devices is made at once; of a long line what is
    * revealed, since styling thousands of nodes takes seconds, and the rest device by device.
    */
-  void show(BoardContents next, double atLeast) {
+  void show(BoardContents next, List<BoardPlace> put, double atLeast) {
     clear();
     scope = next;
     for (Wire wire : scope.wires()) {
@@ -95,7 +141,7 @@ final class Board extends Pane {
       }
     }
     List<Item> items = scope.devices().stream().map(d -> item(d, scope)).toList();
-    layout = BoardLayout.of(items, scope.wires(), atLeast);
+    layout = BoardLayout.of(items, scope.wires(), put, atLeast);
     setMinSize(layout.width(), layout.height());
     setPrefSize(layout.width(), layout.height());
     if (layout.places().size() <= MADE_AT_ONCE) {
@@ -115,9 +161,9 @@ final class Board extends Pane {
 
   private void clear() {
     maker.stop();
-    List.of(grounds, curveLayer, rowLayer, dotLayer).forEach(l -> l.getChildren().clear());
+    List.of(grounds, rowLayer, dotLayer).forEach(l -> l.getChildren().clear());
     rows.clear();
-    curves.clear();
+    wireLayer.clear();
     heads.clear();
     wired.clear();
     signals.clear();
@@ -157,12 +203,9 @@ final class Board extends Pane {
 
   private static Item item(PlacedDevice device, BoardContents scope) {
     List<String> shown = scope.terminals(device);
-    Column column =
-        device.device() instanceof Controller
-            ? Column.LEFT
-            : device.device() instanceof Drive ? Column.RIGHT : Column.MIDDLE;
-    return new Item(
-        device.id(), column, DeviceHead.height(device, shown), shown, column != Column.LEFT);
+    boolean controller = device.device() instanceof Controller;
+    Side side = controller ? Side.LEFT : device.device() instanceof Drive ? Side.RIGHT : null;
+    return new Item(device.id(), side, DeviceHead.height(device, shown), shown, !controller);
   }
 
   private void addBlock(PlacedDevice device, Block block, List<String> shown) {
@@ -173,6 +216,9 @@ final class Board extends Pane {
     DeviceHead head = new DeviceHead(desk, bench, device, shown);
     heads.add(head);
     place(grounds, head, block.x(), block.y(), block.width(), DeviceHead.height(device, shown));
+    DeviceGrip grip =
+        new DeviceGrip(desk, device.id(), device.device().name(), ground, this::laidOut);
+    place(grounds, grip, block.x() + block.width() - 30, block.y() + 5, 22, 14);
     for (String terminal : shown) {
       TerminalRef ref = device.ref(terminal);
       dotLayer.getChildren().add(addTerminal(device, ref, layout.place(ref)));
@@ -204,8 +250,12 @@ final class Board extends Pane {
     place(rowLayer, row, at.rowX(), at.y() - BoardLayout.ROW / 2, at.rowWidth(), BoardLayout.ROW);
     row.dot().setCenterX(at.x());
     row.dot().setCenterY(at.y());
+    row.focusedProperty()
+        .addListener((o, was, is) -> Optional.of(ref).filter(r -> is).ifPresent(this::follow));
+    row.setOnMouseMoved(e -> follow(ref));
     row.setOnMouseClicked(
         e -> {
+          e.consume();
           if (e.isShiftDown() && bench.wire().isPresent()) {
             moved.accept(ref);
           } else {
@@ -220,65 +270,16 @@ final class Board extends Pane {
                 e.consume();
               }
             });
-    row.setOnKeyPressed(e -> key(e, row));
+    row.setOnKeyPressed(e -> keys.key(e, row));
     return row.dot();
   }
 
-  private void key(KeyEvent e, TerminalRow row) {
-    switch (e.getCode()) {
-      case ENTER -> touched.accept(row.ref());
-      case SPACE -> {
-        if (row.isSwitchable()) {
-          bench.toggle(row.ref());
-        } else {
-          touched.accept(row.ref());
-        }
-      }
-      case R -> bench.red(row.ref());
-      case B -> bench.black(row.ref());
-      case W -> chooseNextWire(row.ref());
-      case DOWN -> step(row, 1);
-      case UP -> step(row, -1);
-      default -> {
-        return;
-      }
-    }
-    e.consume();
-  }
-
-  /** Chooses the next of the wires on a terminal. */
-  private void chooseNextWire(TerminalRef ref) {
-    List<String> on =
-        curves.stream().map(WireCurve::wire).filter(w -> w.touches(ref)).map(Wire::id).toList();
-    if (!on.isEmpty()) {
-      int at = bench.wire().map(w -> on.indexOf(w.id())).orElse(-1);
-      bench.choose(on.get((at + 1) % on.size()));
-    }
-  }
-
-  private void step(TerminalRow from, int by) {
-    List<TerminalRow> same =
-        rows.values().stream()
-            .filter(r -> r.ref().device().equals(from.ref().device()))
-            .sorted((a, b) -> Double.compare(a.getLayoutY(), b.getLayoutY()))
-            .toList();
-    int next = same.indexOf(from) + by;
-    if (next >= 0 && next < same.size()) {
-      same.get(next).requestFocus();
-    }
-  }
-
   private void addWire(Wire wire) {
-    WireCurve curve =
-        new WireCurve(wire, layout.place(wire.from()), layout.place(wire.to()), isAnalog(wire));
-    curve.setOnMouseClicked(
-        e -> {
-          bench.choose(wire.id());
-          requestFocus();
-          e.consume();
-        });
-    curves.add(curve);
-    curveLayer.getChildren().add(curve);
+    wireLayer.add(new WireLine(wire, layout.way(wire), isAnalog(wire)));
+  }
+
+  private void follow(TerminalRef ref) {
+    marks.follow(ref, layout.place(ref));
   }
 
   private boolean isAnalog(Wire wire) {
@@ -292,18 +293,16 @@ final class Board extends Pane {
   /** Shows the present state on what is laid out. */
   void paint() {
     LineSolution solution = bench.solution();
-    String chosen = bench.wire().map(Wire::id).orElse("");
-    Set<String> open = new HashSet<>();
-    bench.faults().stream()
-        .filter(WiringFault.OpenWire.class::isInstance)
-        .forEach(f -> open.add(((WiringFault.OpenWire) f).wire()));
-    for (WireCurve curve : curves) {
-      String id = curve.wire().id();
-      curve.paint(solution, id.equals(chosen), open.contains(id));
-    }
+    wireLayer.paint();
+    marks.paint(ref -> Optional.ofNullable(layout.places().get(ref)), reading);
     Readout readout = new Readout(desk.units());
     rows.values().forEach(r -> r.paint(bench, solution, wired.contains(r.ref()), readout));
     heads.forEach(DeviceHead::paint);
+  }
+
+  /** Says what the meter shows, for beside the probes. */
+  void read(String words) {
+    reading = words;
   }
 
   /** The row of a terminal; empty where it is not on the board. */

@@ -1,7 +1,6 @@
 package unimotus.desktop.wire;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
@@ -11,7 +10,6 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Label;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import javafx.scene.shape.Circle;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Probe;
@@ -22,9 +20,11 @@ import unimotus.core.wiring.Meter;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Hint;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Styles;
 import unimotus.workbench.WiringEdits;
 import unimotus.workbench.board.WireBench;
 import unimotus.workbench.board.WireBench.Function;
+import unimotus.workbench.board.WireBench.Lead;
 
 /** The meter: what it is set to, where the probes are, and what it shows. */
 final class MeterCard extends VBox {
@@ -35,6 +35,7 @@ final class MeterCard extends VBox {
   private final Label red = Parts.label("", "probe-words");
   private final Label black = Parts.label("", "probe-words");
   private final Label note = Parts.prose("", "ink-caption");
+  private final Map<Lead, Button> probes = new EnumMap<>(Lead.class);
   private final Button expect;
 
   MeterCard(Desk desk, WireBench bench) {
@@ -62,31 +63,35 @@ final class MeterCard extends VBox {
         .addAll(
             choices,
             reading,
-            Parts.row(7, probe("red-probe"), red),
-            Parts.row(7, probe("black-probe"), black),
+            Parts.row(7, pickUp(Lead.RED), red),
+            Parts.row(7, pickUp(Lead.BLACK), black),
             note,
             expect);
   }
 
-  private static Circle probe(String style) {
-    Circle dot = new Circle(5);
-    dot.getStyleClass().addAll("terminal", style);
-    return dot;
+  private Button pickUp(Lead lead) {
+    Button button = Parts.action("pick-up-" + lead.label(), lead.label(), () -> bench.pickUp(lead));
+    button.getStyleClass().addAll("probe", lead.label());
+    button.setMinWidth(USE_PREF_SIZE);
+    button.setAccessibleText("pick up the %s probe".formatted(lead.label()));
+    Hint.on(button, () -> "pick up, then choose a terminal");
+    probes.put(lead, button);
+    return button;
+  }
+
+  /** What the meter shows, for beside the probes; empty where it shows nothing. */
+  String reading() {
+    return reading.getText().startsWith("–") ? "" : reading.getText();
   }
 
   /** Shows what the meter shows. */
   void paint() {
-    functions.forEach(
-        (f, b) -> {
-          b.getStyleClass().remove("chosen");
-          if (f == bench.function()) {
-            b.getStyleClass().add("chosen");
-          }
-        });
+    functions.forEach((f, b) -> Styles.choose(b, f == bench.function()));
     boolean current = bench.function() == Function.MILLIAMPS;
     String wire = bench.wire().map(Wire::id).orElse("");
-    red.setText(current ? wireWords(wire) : where(bench.red(), "R on a terminal holds this probe"));
-    black.setText(current ? "" : where(bench.black(), "B on a terminal holds this one"));
+    red.setText(current ? wireWords(wire) : where(bench.red(), "R on a terminal puts it there"));
+    probes.forEach((lead, b) -> Styles.choose(b, lead == bench.held()));
+    black.setText(current ? "" : where(bench.black(), "B on a terminal puts it there"));
     OptionalDouble value = bench.reading();
     reading.setText(words(value, wire));
     note.setText(note(value));
@@ -116,20 +121,21 @@ final class MeterCard extends VBox {
     }
     double number = value.getAsDouble();
     return switch (bench.function()) {
-      case VOLTS -> desk.units().text(tidy(number), MeasureUnit.VOLT_UNIT);
-      case MILLIAMPS -> desk.units().text(tidy(number), MeasureUnit.MILLIAMPERE);
+      case VOLTS -> desk.units().format().engineering(tidy(number), "V");
+      case MILLIAMPS -> desk.units().format().engineering(tidy(number) / 1000, "A");
       case OHMS ->
           Double.isInfinite(number)
               ? "open"
-              : desk.units().text(tidy(number), MeasureUnit.OHM_UNIT);
+              // A meter shows tenths of an ohm as such.
+              : number < 1
+                  ? desk.units().text(tidy(number), MeasureUnit.OHM_UNIT)
+                  : desk.units().format().engineering(number, "Ω");
     };
   }
 
-  /** Four digits at most, and no rounding noise around zero. */
+  /** No rounding noise around zero. */
   private static double tidy(double number) {
-    return Math.abs(number) < 5e-4
-        ? 0
-        : new BigDecimal(number).round(new MathContext(4)).doubleValue();
+    return Math.abs(number) < 5e-4 ? 0 : number;
   }
 
   private String note(OptionalDouble value) {

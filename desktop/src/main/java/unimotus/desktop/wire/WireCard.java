@@ -16,6 +16,7 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.wiring.LineSolution;
 import unimotus.core.wiring.WiringFault;
 import unimotus.desktop.Desk;
@@ -213,25 +214,25 @@ final class WireCard extends VBox {
       return "no solution";
     }
     OptionalDouble drop = solution.volts(wire.from(), wire.to());
-    Readout readout = new Readout(desk.units());
+    QuantityFormat format = desk.units().format();
     String lost =
         drop.isEmpty()
             ? "no drop"
-            : "drop %s mV".formatted(readout.fixed(Math.abs(drop.getAsDouble()) * 1000, 2));
-    return "%s · %s mA · %s over %s Ω"
+            : "drop " + format.engineering(Math.abs(drop.getAsDouble()), "V");
+    return "%s · %s · %s over %s"
         .formatted(
-            volts(solution, readout, wire),
-            readout.fixed(amperes.getAsDouble() * 1000, 2),
+            volts(solution, format, wire),
+            format.engineering(amperes.getAsDouble(), "A"),
             lost,
-            readout.fixed(wire.make().ohms(), 3));
+            format.engineering(wire.make().ohms(), "Ω"));
   }
 
   /** Volts of the wire at an end whose device has a zero of its own, with the terminals named. */
-  private String volts(LineSolution solution, Readout readout, Wire wire) {
+  private String volts(LineSolution solution, QuantityFormat format, Wire wire) {
     for (TerminalRef end : List.of(wire.to(), wire.from())) {
       OptionalDouble volts = solution.voltsToOwnZero(end);
       if (volts.isPresent()) {
-        return "%s V at %s to its zero".formatted(readout.fixed(volts.getAsDouble(), 2), end);
+        return "%s at %s to its zero".formatted(format.engineering(volts.getAsDouble(), "V"), end);
       }
     }
     return "no zero at either end to measure to";

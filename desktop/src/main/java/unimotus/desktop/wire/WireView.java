@@ -8,7 +8,6 @@ import java.util.Locale;
 import java.util.Map;
 import javafx.application.Platform;
 import javafx.geometry.Insets;
-import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
@@ -16,7 +15,6 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.input.KeyCode;
 import javafx.scene.input.KeyEvent;
-import javafx.scene.input.ScrollEvent;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
@@ -24,6 +22,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Wire;
 import unimotus.core.review.AxisReview;
 import unimotus.core.schedule.WireSchedule;
 import unimotus.core.wiring.CommandState;
@@ -31,22 +30,22 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.FollowingPane;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Sides;
+import unimotus.desktop.kit.Styles;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
+import unimotus.workbench.BoardEdits;
 import unimotus.workbench.WiringEdits;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.board.BenchHint;
 import unimotus.workbench.board.BoardContents;
 import unimotus.workbench.board.BoardScope;
 import unimotus.workbench.board.WireBench;
+import unimotus.workbench.board.WireBench.Activity;
 
 /**
- * The station Wire. Board: terminals and wires, live. Truth: what every input sees. Schedule: the
- * list for the workshop. Beside them the meter, the chosen wire, faults in thought, and findings.
+ * The station Wire: board, what every input sees, schedule; beside them meter, wire and findings.
  */
 public final class WireView implements View {
-  /** Room for the dots at the edges and the scroll bar. */
-  private static final double BESIDE_BOARD = 24;
-
   private static final double LEAST_BOARD = 622;
   private static final double LEAST_SIDE = 186;
   private static final double SIDE = 312;
@@ -54,8 +53,7 @@ public final class WireView implements View {
   private final Desk desk;
   private final WireBench bench = new WireBench();
   private final Board board;
-  private final Group zoomed;
-  private final FollowingPane boardPane;
+  private final BoardPane boardPane;
   private final TruthPane truth;
   private final ScrollPane truthPane;
   private final SchedulePane schedule;
@@ -68,6 +66,8 @@ public final class WireView implements View {
   private final Label hint = Parts.label("", "ink-label");
   private final TextField find = new TextField();
   private final Button side = Parts.quiet("power-side", "power side", this::toggleSide);
+  private final Button arrange = Parts.quiet("arrange", "arrange", this::arrange);
+  private final ActivityChoice activities = new ActivityChoice(bench);
   private final FlowPane boardActions;
   private final Node node;
   private Mode mode = Mode.BOARD;
@@ -81,15 +81,7 @@ public final class WireView implements View {
   public WireView(Desk desk) {
     this.desk = desk;
     board = new Board(desk, bench, this::touch, this::moveEnd);
-    zoomed = new Group(board);
-    boardPane = new FollowingPane(zoomed);
-    boardPane.setFitToWidth(false);
-    boardPane.setHbarPolicy(ScrollPane.ScrollBarPolicy.AS_NEEDED);
-    boardPane.setPannable(true);
-    boardPane.addEventFilter(ScrollEvent.SCROLL, this::zoom);
-    boardPane.widthProperty().addListener((o, was, is) -> layOut());
-    boardPane.vvalueProperty().addListener((o, was, is) -> reveal());
-    boardPane.viewportBoundsProperty().addListener((o, was, is) -> reveal());
+    boardPane = new BoardPane(board, this::layOut);
     VBox.setVgrow(boardPane, Priority.ALWAYS);
     truth = new TruthPane(bench, this::bring);
     truthPane = new FollowingPane(truth);
@@ -144,10 +136,13 @@ public final class WireView implements View {
     find.setOnAction(e -> seek());
     return Parts.flow(
         8,
+        activities,
         Parts.quiet("all-points", "all points", this::togglePoints),
         Parts.quiet("whole-line", "whole line", this::toggleLine),
         side,
         Parts.quiet("all-off", "all off", () -> bench.command(CommandState.REST)),
+        boardPane.actions(),
+        arrange,
         find,
         hint);
   }
@@ -159,10 +154,10 @@ public final class WireView implements View {
 
   private void key(KeyEvent e) {
     if (Board.removes(e) && bench.wire().isPresent()) {
-      bench.wire().ifPresent(w -> desk.apply(WiringEdits.disconnect(w)));
+      bench.wire().ifPresent(this::remove);
       e.consume();
     } else if (e.getCode() == KeyCode.ESCAPE) {
-      bench.arm(null);
+      bench.letGo();
     } else if (e.getCode() == KeyCode.M) {
       moveEnd();
     }
@@ -175,11 +170,26 @@ public final class WireView implements View {
     }
   }
 
+  private void remove(Wire wire) {
+    if (mayRewire()) {
+      desk.apply(WiringEdits.disconnect(wire));
+    }
+  }
+
+  /** Whether wires may be changed; says why not. */
+  private boolean mayRewire() {
+    boolean may = bench.activity() == Activity.WIRING;
+    if (!may) {
+      desk.refuse("no wire is made, moved or removed while measuring: go over to Wiring first");
+    }
+    return may;
+  }
+
   /** Puts the nearer end of the chosen wire on a terminal: the end on the same device. */
   private void moveEnd(TerminalRef to) {
     bench
         .wire()
-        .filter(w -> !w.touches(to))
+        .filter(w -> !w.touches(to) && mayRewire())
         .ifPresent(
             wire -> {
               boolean second = wire.to().device().equals(to.device());
@@ -187,27 +197,14 @@ public final class WireView implements View {
             });
   }
 
-  private void zoom(ScrollEvent e) {
-    if (e.isShortcutDown()) {
-      double next = board.getScaleX() * (e.getDeltaY() > 0 ? 1.1 : 1 / 1.1);
-      board.setScaleX(Math.max(0.4, Math.min(2, next)));
-      board.setScaleY(board.getScaleX());
-      e.consume();
-    }
-  }
-
-  /** Has the board make what is in sight, and a little around it. */
-  private void reveal() {
-    double height = boardPane.getViewportBounds().getHeight();
-    double hidden = Math.max(0, zoomed.getBoundsInLocal().getHeight() - height);
-    double top = boardPane.getVvalue() * hidden;
-    double scale = board.getScaleY();
-    board.reveal((top - height / 4) / scale, (top + 5 * height / 4) / scale);
-  }
-
   private void wireFirstAxis() {
     desk.axis()
         .ifPresent(a -> desk.apply(WiringEdits.wireFirstAxis(desk.session().sheets(), a.id())));
+  }
+
+  /** Devices that were moved stand again where the layout puts them. */
+  private void arrange() {
+    desk.apply(BoardEdits.arrange(board.laidOut().blocks()));
   }
 
   private void togglePoints() {
@@ -248,6 +245,10 @@ public final class WireView implements View {
   }
 
   private void touch(TerminalRef ref) {
+    if (bench.activity() == Activity.MEASURING) {
+      bench.probe(ref);
+      return;
+    }
     TerminalRef from = bench.armed();
     if (from == null) {
       bench.choose(null);
@@ -275,13 +276,7 @@ public final class WireView implements View {
       mode = Mode.BOARD;
       find.setText(sought);
     }
-    modes.forEach(
-        (m, b) -> {
-          b.getStyleClass().remove("chosen");
-          if (m == mode) {
-            b.getStyleClass().add("chosen");
-          }
-        });
+    modes.forEach((m, b) -> Styles.choose(b, m == mode));
     boardActions.setVisible(mode == Mode.BOARD);
     AxisReview review = desk.review().orElse(null);
     findings.show(
@@ -318,7 +313,7 @@ public final class WireView implements View {
   private void layOut() {
     Project project = desk.session().project();
     AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
-    double width = Math.floor(boardPane.getWidth() / 8) * 8 - BESIDE_BOARD;
+    double width = boardPane.room();
     Object now =
         new ArrayList<Object>(
             Arrays.asList(
@@ -327,23 +322,28 @@ public final class WireView implements View {
       laidOut = now;
       BoardContents scope =
           new BoardScope(project, bench.installation(), axis, allPoints, power).of(wholeLine);
-      board.show(scope, width);
-      reveal();
+      board.show(scope, project.board(), width);
+      boardPane.reveal();
       seekWhatIsSought();
     }
     paint();
   }
 
   private void paint() {
+    meter.paint();
     if (mode == Mode.BOARD) {
+      board.read(meter.reading());
       board.paint();
-      hint.setText(bench.hint());
+      hint.setText(BenchHint.of(bench));
+      activities.paint();
+      boolean moved = !desk.session().project().board().isEmpty();
+      arrange.setVisible(moved);
+      arrange.setManaged(moved);
     }
     AxisAssembly axis = desk.review().map(AxisReview::assembly).orElse(null);
     if (mode == Mode.TRUTH && axis != null) {
       truth.show(axis, new Readout(desk.units()));
     }
-    meter.paint();
     wireCard.paint();
     faultCard.paint();
   }

@@ -35,6 +35,10 @@ final class Migration {
       divideMotors(document);
       addAddresses(document);
     }
+    if (version < 10) {
+      new TodaysMarks(document).bringOver();
+      document.putArray("board");
+    }
   }
 
   /** Version 6 knows how a person comes near a stop, its tests, and faults that are excluded. */

@@ -3,6 +3,7 @@ package unimotus.formats.proof;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.Function;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
 import org.apache.commons.csv.CSVRecord;
@@ -25,8 +26,10 @@ public final class ReadingCsv {
   private static final String MEASURED = "measured";
   private static final String UNIT = "unit";
   private static final String INSTRUMENT = "instrument";
+  private static final String NOTE = "note";
+  private static final String PHOTO = "photo";
   private static final String[] HEADINGS = {
-    KEY, "place", INSTRUMENT, "what to do", "what to read", "expected", MEASURED, UNIT
+    KEY, "place", INSTRUMENT, "what to do", "what to read", "expected", MEASURED, UNIT, NOTE, PHOTO
   };
 
   private ReadingCsv() {}
@@ -36,11 +39,21 @@ public final class ReadingCsv {
    *
    * @param number of the line in the file, from 1
    * @param key of the prediction
-   * @param measured what was entered, a number or a word; not blank
+   * @param measured what was entered, a number or a word; blank where only something is written
+   *     beside
    * @param unit the unit it was entered in; empty where none stands there
    * @param instrument what it was measured with; empty where nothing stands there
+   * @param note what was written beside; empty for nothing
+   * @param photo path of a picture; empty for none
    */
-  public record Line(int number, String key, String measured, String unit, String instrument) {
+  public record Line(
+      int number,
+      String key,
+      String measured,
+      String unit,
+      String instrument,
+      String note,
+      String photo) {
 
     /** What was entered with its unit, as it would be typed. */
     public String typed() {
@@ -67,9 +80,17 @@ public final class ReadingCsv {
             "%s: %s".formatted(prediction.group(), prediction.title()),
             prediction.expectation().text(QuantityFormat.PLAIN),
             verdict.changed().isEmpty() ? text(verdict.reading()) : "",
-            prediction.expectation() instanceof Expectation.Amount a ? a.unit().symbol() : "");
+            prediction.expectation() instanceof Expectation.Amount a ? a.unit().symbol() : "",
+            beside(verdict, Reading::note),
+            beside(verdict, Reading::photo));
       }
     }
+  }
+
+  private static String beside(Verdict verdict, Function<Reading, @Nullable String> what) {
+    Reading reading = verdict.reading();
+    String words = reading == null || !verdict.changed().isEmpty() ? null : what.apply(reading);
+    return words == null ? "" : words;
   }
 
   /** A reading as it stands in the list; empty for none. */
@@ -94,17 +115,21 @@ public final class ReadingCsv {
     int measured = needed(name, heading, MEASURED);
     int unit = column(heading, UNIT);
     int instrument = column(heading, INSTRUMENT);
+    int note = column(heading, NOTE);
+    int photo = column(heading, PHOTO);
     List<Line> lines = new ArrayList<>();
     for (int i = 1; i < table.records().size(); i++) {
       CSVRecord line = table.records().get(i);
-      if (!cell(line, measured).isEmpty()) {
+      if (!(cell(line, measured) + cell(line, note) + cell(line, photo)).isEmpty()) {
         lines.add(
             new Line(
                 i + 1,
                 cell(line, key),
                 cell(line, measured),
                 cell(line, unit),
-                cell(line, instrument)));
+                cell(line, instrument),
+                cell(line, note),
+                cell(line, photo)));
       }
     }
     return lines;

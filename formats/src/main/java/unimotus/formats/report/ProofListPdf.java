@@ -21,21 +21,21 @@ public final class ProofListPdf {
    */
   public static void write(ProofList list, OutputStream out) throws IOException {
     try (PDDocument document = new PDDocument()) {
-      document.getDocumentInformation().setTitle("Proof of the stops: " + list.axis());
+      document.getDocumentInformation().setTitle("%s: %s".formatted(list.title(), list.axis()));
       try (Sheet sheet = new Sheet(document)) {
-        sheet.text("Proof of the stops", LARGE, 0, true);
+        sheet.text(list.title(), LARGE, 0, true);
         sheet.text("%s · %s".formatted(list.line(), list.axis()), NORMAL, 0, false);
         sheet.gap(6);
         for (String caution : list.cautions()) {
           sheet.text("! " + caution, SMALL, 0, false);
         }
         sheet.gap(4);
-        String stop = "";
+        String group = "";
         for (ProofList.Row row : list.rows()) {
-          if (!row.stop().equals(stop)) {
-            stop = row.stop();
+          if (!row.group().equals(group)) {
+            group = row.group();
             sheet.gap(6);
-            sheet.text(stop, NORMAL + 1, 0, true);
+            sheet.text(group, NORMAL + 1, 0, true);
           }
           row(sheet, row);
         }

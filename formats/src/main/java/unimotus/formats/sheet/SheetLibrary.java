@@ -18,6 +18,7 @@ import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
 import unimotus.formats.json.MotorPlates;
 import unimotus.formats.json.Schema;
+import unimotus.formats.packed.Packed;
 
 /** Device sheets from the program's own stock and from a folder of the user's. */
 public final class SheetLibrary {
@@ -27,11 +28,22 @@ public final class SheetLibrary {
 
   private SheetLibrary() {}
 
+  /** The sheets the program ships: their packed form, which costs no binding of JSON. */
+  public static List<DeviceSheet> shipped() {
+    return Packed.shipped(SheetLibrary.class, FOLDER + "sheets.packed")
+        .map(SheetLibrary::sheets)
+        .orElseGet(SheetLibrary::bound);
+  }
+
+  private static List<DeviceSheet> sheets(Object packed) {
+    return ((List<?>) packed).stream().map(DeviceSheet.class::cast).toList();
+  }
+
   /**
-   * The sheets the program ships. A test holds each against the schema, so it is not done again
+   * The same, read from their files. A test holds each against the schema, so it is not done again
    * here.
    */
-  public static List<DeviceSheet> shipped() {
+  public static List<DeviceSheet> bound() {
     List<DeviceSheet> sheets = new ArrayList<>();
     for (String id : new String(resource("index.txt"), StandardCharsets.UTF_8).lines().toList()) {
       byte[] bytes = resource(id + ".json");

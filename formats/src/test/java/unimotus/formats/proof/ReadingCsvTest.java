@@ -20,8 +20,8 @@ class ReadingCsvTest {
             "measured;key;unit\n12,1;ref50.signal;mA\n;ref50.shaft;rpm\nready;permission.closed;\n");
     assertThat(lines)
         .containsExactly(
-            new ReadingCsv.Line(2, "ref50.signal", "12,1", "mA", ""),
-            new ReadingCsv.Line(4, "permission.closed", "ready", "", ""));
+            new ReadingCsv.Line(2, "ref50.signal", "12,1", "mA", "", "", ""),
+            new ReadingCsv.Line(4, "permission.closed", "ready", "", "", "", ""));
     assertThat(lines).extracting(ReadingCsv.Line::typed).containsExactly("12,1 mA", "ready");
   }
 

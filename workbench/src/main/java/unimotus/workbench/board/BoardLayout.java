@@ -1,58 +1,71 @@
 package unimotus.workbench.board;
 
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.BoardPlace;
+import unimotus.core.machine.BoardPlace.Side;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 
 /**
- * Where devices, terminals and wires lie on the board. Controllers stand on the left, drives on the
- * right, panel parts between them, or below the controllers where there is no room for three
- * columns. The terminals of a controller follow the height of what they are wired to, so that few
- * wires cross.
+ * Where devices, terminals and wires lie on the board. Devices stand on both sides of one duct, and
+ * every wire runs in it: out of its terminal, along a lane, into the other. Controllers stand on
+ * the left, drives on the right, panel parts where their side is the shorter one, unless somebody
+ * put a device elsewhere. The terminals of a controller follow the height of what they are wired
+ * to, so that few wires cross.
  *
  * @param blocks the devices
  * @param places the terminals
+ * @param lanes the lanes of the duct, by wire
  * @param width width of the whole
  * @param height height of the whole
  */
 public record BoardLayout(
-    List<Block> blocks, Map<TerminalRef, Place> places, double width, double height) {
+    List<Block> blocks,
+    Map<TerminalRef, Place> places,
+    DuctLanes lanes,
+    double width,
+    double height) {
+  /** Height of a terminal's row. */
   public static final double ROW = 24;
-  public static final double LEFT_WIDTH = 254;
-  public static final double MIDDLE_WIDTH = 214;
-  public static final double RIGHT_WIDTH = 306;
-  private static final double GAP = 18;
-  private static final double GUTTER = 96;
-  private static final double LEAST_GUTTER = 58;
-  private static final double PAD = 8;
 
-  /** Which column a device stands in. */
-  public enum Column {
-    LEFT,
-    MIDDLE,
-    RIGHT
-  }
+  /** Least width of a device on the left. */
+  public static final double LEFT_WIDTH = 254;
+
+  /** Least width of a device on the right. */
+  public static final double RIGHT_WIDTH = 306;
+
+  private static final double MOST_MORE = 120;
+  private static final double GAP = 18;
+  private static final double LEAST_DUCT = 58;
+  private static final double PAD = 8;
 
   /**
    * A device to lay out.
    *
    * @param id id of the device
-   * @param column where it stands
+   * @param side where it stands; null where either side will do
    * @param headerHeight height of its name and switches
    * @param terminals the terminals to show, in the sheet's order
    * @param keepsOrder whether the terminals stay in that order
    */
   public record Item(
-      String id, Column column, double headerHeight, List<String> terminals, boolean keepsOrder) {}
+      String id,
+      @Nullable Side side,
+      double headerHeight,
+      List<String> terminals,
+      boolean keepsOrder) {}
 
   /** A device on the board. */
-  public record Block(String id, double x, double y, double width, double height) {}
+  public record Block(String id, Side side, double x, double y, double width, double height) {}
 
   /**
    * A terminal on the board.
@@ -68,57 +81,118 @@ public record BoardLayout(
   /**
    * Lays devices out.
    *
+   * @param put where devices were put by hand, from the top
    * @param atLeast width to fill
    */
-  public static BoardLayout of(List<Item> items, List<Wire> wires, double atLeast) {
-    return new Maker(items, wires, atLeast).make();
+  public static BoardLayout of(
+      List<Item> items, List<Wire> wires, List<BoardPlace> put, double atLeast) {
+    return new Maker(items, wires, put, atLeast).make();
   }
 
   private static final class Maker {
-    private final List<Item> items;
     private final List<Wire> wires;
-    private final Map<String, Column> columns = new HashMap<>();
-    private final List<Block> blocks = new ArrayList<>();
-    private final Map<TerminalRef, Place> places = new LinkedHashMap<>();
-    private final double width;
+    private final double atLeast;
+    private final Map<Side, List<Item>> sides = new EnumMap<>(Side.class);
+    private final Map<TerminalRef, Double> heights = new LinkedHashMap<>();
+    private final Map<String, Double> tops = new HashMap<>();
+    private final Set<String> byHand;
 
-    Maker(List<Item> items, List<Wire> wires, double atLeast) {
+    Maker(List<Item> items, List<Wire> wires, List<BoardPlace> put, double atLeast) {
       this.wires = wires;
-      boolean threeFit = atLeast >= LEFT_WIDTH + MIDDLE_WIDTH + RIGHT_WIDTH + 2 * GUTTER;
-      this.items = threeFit ? items : items.stream().map(Maker::belowControllers).toList();
-      this.items.forEach(i -> columns.put(i.id(), i.column()));
-      width = Math.max(LEFT_WIDTH + RIGHT_WIDTH + LEAST_GUTTER, atLeast);
+      this.atLeast = atLeast;
+      byHand = Set.copyOf(put.stream().map(BoardPlace::device).toList());
+      sides.put(Side.LEFT, new ArrayList<>());
+      sides.put(Side.RIGHT, new ArrayList<>());
+      Map<String, Item> byId = new LinkedHashMap<>();
+      items.forEach(i -> byId.put(i.id(), i));
+      for (BoardPlace place : put) {
+        Item item = byId.remove(place.device());
+        if (item != null) {
+          list(place.side()).add(item);
+        }
+      }
+      byId.values().stream()
+          .sorted(Comparator.comparing(i -> i.side() == null))
+          .forEach(i -> list(i.side() == null ? shorter() : i.side()).add(i));
     }
 
-    private static Item belowControllers(Item item) {
-      return item.column() == Column.MIDDLE
-          ? new Item(
-              item.id(), Column.LEFT, item.headerHeight(), item.terminals(), item.keepsOrder())
-          : item;
+    private List<Item> list(Side side) {
+      return Objects.requireNonNull(sides.get(side));
+    }
+
+    private Side shorter() {
+      return total(Side.RIGHT) < total(Side.LEFT) ? Side.RIGHT : Side.LEFT;
+    }
+
+    private double total(Side side) {
+      return list(side).stream().mapToDouble(i -> height(i) + GAP).sum();
+    }
+
+    private static double height(Item item) {
+      return item.headerHeight() + ROW * item.terminals().size() + PAD;
     }
 
     BoardLayout make() {
-      double right = stack(Column.RIGHT, width - RIGHT_WIDTH, RIGHT_WIDTH);
-      double room = width - LEFT_WIDTH - RIGHT_WIDTH;
-      double middle = stack(Column.MIDDLE, LEFT_WIDTH + (room - MIDDLE_WIDTH) / 2, MIDDLE_WIDTH);
-      double left = stack(Column.LEFT, 0, LEFT_WIDTH);
-      return new BoardLayout(
-          List.copyOf(blocks), places, width, Math.max(left, Math.max(middle, right)));
+      double right = stack(Side.RIGHT);
+      double left = stack(Side.LEFT);
+      DuctLanes lanes = DuctLanes.of(wires, heights);
+      double duct = Math.max(LEAST_DUCT, lanes.leastWidth());
+      double width = Math.max(LEFT_WIDTH + RIGHT_WIDTH + duct, atLeast);
+      // What the duct does not need lets the devices grow: long words stay whole.
+      double spare = Math.max(0, width - LEFT_WIDTH - RIGHT_WIDTH - lanes.roomyWidth());
+      double more = Math.min(MOST_MORE, spare / 2);
+      return placed(LEFT_WIDTH + more, RIGHT_WIDTH + more, width, Math.max(left, right), lanes);
     }
 
-    private double stack(Column column, double x, double blockWidth) {
-      double y = 0;
-      for (Item item : items) {
-        if (item.column() == column) {
-          if (y > 0 && column == Column.LEFT) {
-            y = Math.max(y, besidePartners(item));
+    private BoardLayout placed(
+        double leftWidth, double rightWidth, double width, double height, DuctLanes lanes) {
+      List<Block> blocks = new ArrayList<>();
+      Map<TerminalRef, Place> places = new LinkedHashMap<>();
+      for (Side side : Side.values()) {
+        boolean left = side == Side.LEFT;
+        double wide = left ? leftWidth : rightWidth;
+        double x = left ? 0 : width - rightWidth;
+        for (Item item : list(side)) {
+          double top = Objects.requireNonNull(tops.get(item.id()));
+          blocks.add(new Block(item.id(), side, x, top, wide, height(item)));
+          for (String terminal : item.terminals()) {
+            TerminalRef ref = new TerminalRef(item.id(), terminal);
+            double y = Objects.requireNonNull(heights.get(ref));
+            places.put(ref, new Place(left ? wide : x, y, left, x, wide));
           }
-          double height = place(item, x, y, blockWidth);
-          blocks.add(new Block(item.id(), x, y, blockWidth, height));
-          y += height + GAP;
         }
       }
+      return new BoardLayout(
+          List.copyOf(blocks), places, lanes.between(leftWidth, width - rightWidth), width, height);
+    }
+
+    /** Heights of a side's devices and rows from the top; returns where the next would begin. */
+    private double stack(Side side) {
+      double y = 0;
+      for (Item item : list(side)) {
+        if (y > 0 && side == Side.LEFT && !byHand.contains(item.id())) {
+          y = Math.max(y, besidePartners(item));
+        }
+        y = onGrid(y, item, side);
+        tops.put(item.id(), y);
+        double row = y + item.headerHeight() + ROW / 2;
+        for (String terminal : item.keepsOrder() ? item.terminals() : byPartner(item)) {
+          heights.put(new TerminalRef(item.id(), terminal), row);
+          row += ROW;
+        }
+        y += height(item) + GAP;
+      }
       return y;
+    }
+
+    /**
+     * A little lower where needed, so that no row of one side is as high as one of the other: two
+     * wires on their way to their lanes then never lie on each other.
+     */
+    private static double onGrid(double y, Item item, Side side) {
+      double wanted = side == Side.LEFT ? 0 : ROW / 2;
+      double now = (y + item.headerHeight()) % ROW;
+      return y + (wanted - now + ROW) % ROW;
     }
 
     /**
@@ -134,34 +208,6 @@ public record BoardLayout(
       return middle - (item.headerHeight() + ROW * item.terminals().size()) / 2;
     }
 
-    private double place(Item item, double x, double y, double blockWidth) {
-      List<String> order = item.keepsOrder() ? new ArrayList<>(item.terminals()) : byPartner(item);
-      double rowY = y + item.headerHeight();
-      int row = 0;
-      boolean twoSided = item.column() == Column.MIDDLE;
-      for (String terminal : order) {
-        TerminalRef ref = new TerminalRef(item.id(), terminal);
-        boolean rightward = item.column() == Column.LEFT || (twoSided && goesRight(ref));
-        double rowX = x;
-        double dot = rightward ? x + blockWidth : x;
-        places.put(ref, new Place(dot, rowY + ROW * (row + 0.5), rightward, rowX, blockWidth));
-        row++;
-      }
-      return item.headerHeight() + ROW * row + PAD;
-    }
-
-    /** A part's terminal looks to the side most of its wires go to. */
-    private boolean goesRight(TerminalRef ref) {
-      int balance = 0;
-      for (Wire wire : wires) {
-        if (wire.touches(ref)) {
-          Column other = columns.get(wire.otherEnd(ref).device());
-          balance += other == Column.LEFT ? -1 : other == null ? 0 : 1;
-        }
-      }
-      return balance > 0;
-    }
-
     private List<String> byPartner(Item item) {
       return item.terminals().stream()
           .map(t -> Map.entry(t, partnerHeight(new TerminalRef(item.id(), t))))
@@ -174,9 +220,9 @@ public record BoardLayout(
       double sum = 0;
       int count = 0;
       for (Wire wire : wires) {
-        Place place = wire.touches(ref) ? places.get(wire.otherEnd(ref)) : null;
-        if (place != null) {
-          sum += place.y();
+        Double height = wire.touches(ref) ? heights.get(wire.otherEnd(ref)) : null;
+        if (height != null) {
+          sum += height;
           count++;
         }
       }
@@ -196,5 +242,12 @@ public record BoardLayout(
   /** Whether both ends of a wire are on the board. */
   public boolean shows(Wire wire) {
     return places.keySet().containsAll(Set.of(wire.from(), wire.to()));
+  }
+
+  /** The way of a wire whose ends are both on the board. */
+  public WireWay way(Wire wire) {
+    Place from = place(wire.from());
+    Place to = place(wire.to());
+    return new WireWay(from.x(), from.y(), lanes.x(wire), to.x(), to.y());
   }
 }

@@ -45,10 +45,50 @@ public final class WireBench {
     }
   }
 
+  /** What a click on a terminal does. */
+  public enum Activity {
+    WIRING("Wiring", "a click on two terminals connects them"),
+    MEASURING("Measuring", "a click on a terminal puts a probe on it; no wire is made or moved");
+
+    private final String label;
+    private final String words;
+
+    Activity(String label, String words) {
+      this.label = label;
+      this.words = words;
+    }
+
+    public String label() {
+      return label;
+    }
+
+    public String words() {
+      return words;
+    }
+  }
+
+  /** A probe of the meter. */
+  public enum Lead {
+    RED("red"),
+    BLACK("black");
+
+    private final String label;
+
+    Lead(String label) {
+      this.label = label;
+    }
+
+    public String label() {
+      return label;
+    }
+  }
+
   private final List<WiringFault> faults = new ArrayList<>();
   private final List<Runnable> watchers = new ArrayList<>();
   private CommandState state = CommandState.REST;
   private Function function = Function.VOLTS;
+  private Activity activity = Activity.WIRING;
+  private @Nullable Lead held;
   private @Nullable TerminalRef red;
   private @Nullable TerminalRef black;
   private @Nullable TerminalRef armed;
@@ -175,15 +215,82 @@ public final class WireBench {
     return black;
   }
 
-  /** Holds the red probe on a terminal. */
-  public void red(TerminalRef at) {
-    red = at;
+  /** Where a probe is; null where it is on nothing. */
+  public @Nullable TerminalRef at(Lead lead) {
+    return lead == Lead.RED ? red : black;
+  }
+
+  /** Puts a probe on a terminal; null takes it off. */
+  public void put(Lead lead, @Nullable TerminalRef at) {
+    if (lead == Lead.RED) {
+      red = at;
+    } else {
+      black = at;
+    }
+    held = held == lead ? null : held;
     changed();
   }
 
-  /** Holds the black probe on a terminal. */
-  public void black(TerminalRef at) {
-    black = at;
+  /** Whether terminals are being wired or measured. */
+  public Activity activity() {
+    return activity;
+  }
+
+  /**
+   * Goes over to wiring or measuring. A wire under way is dropped, a probe in the hand put down.
+   */
+  public void begin(Activity next) {
+    activity = next;
+    armed = null;
+    held = next == Activity.MEASURING && red == null ? Lead.RED : null;
+    changed();
+  }
+
+  /** The probe in the hand; null where none is. */
+  public @Nullable Lead held() {
+    return held;
+  }
+
+  /** Picks a probe up to measure with it. */
+  public void pickUp(Lead lead) {
+    if (activity != Activity.MEASURING) {
+      begin(Activity.MEASURING);
+    }
+    held = lead;
+    changed();
+  }
+
+  /**
+   * Measures at a terminal: puts the probe in the hand there, and takes the other one up where it
+   * is on nothing yet; picks up the probe that is there where the hand is empty.
+   */
+  public void probe(TerminalRef at) {
+    Lead lead = held;
+    if (lead != null) {
+      put(lead, at);
+      Lead other = lead == Lead.RED ? Lead.BLACK : Lead.RED;
+      held = at(other) == null ? other : null;
+    } else if (at.equals(black)) {
+      held = Lead.BLACK;
+    } else {
+      // The black one usually stays on a zero while the red one goes round.
+      held = Lead.RED;
+      if (!at.equals(red)) {
+        put(Lead.RED, at);
+      }
+    }
+    changed();
+  }
+
+  /** Lets go: of the wire under way, then of the probe in the hand, then of both probes. */
+  public void letGo() {
+    if (armed != null || held != null) {
+      armed = null;
+      held = null;
+    } else {
+      red = null;
+      black = null;
+    }
     changed();
   }
 
@@ -224,15 +331,5 @@ public final class WireBench {
     return function == Function.VOLTS
         ? meter.volts(state, faults, plus, minus)
         : OptionalDouble.of(meter.ohms(state, faults, plus, minus));
-  }
-
-  /** What the next key or click does, in words. */
-  public String hint() {
-    TerminalRef from = armed;
-    return from != null
-        ? "from %s: choose the other end, Escape to let go".formatted(from)
-        : wire()
-            .map(w -> "wire %s: Delete removes, M or Shift+click moves an end".formatted(w.id()))
-            .orElse("choose two terminals to connect them");
   }
 }

@@ -6,15 +6,20 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.stream.Stream;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Device;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
+import unimotus.core.proof.Prediction;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
 import unimotus.core.settings.SettingText;
+import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.Terminal;
 import unimotus.workbench.WorkStep;
@@ -26,13 +31,16 @@ public final class Finder {
   private final List<Hit> all = new ArrayList<>();
   private final Set<TerminalRef> terminals = new HashSet<>();
   private final Set<String> wires = new HashSet<>();
+  private final Set<String> devices = new HashSet<>();
 
-  private Finder(LineReview line) {
+  private Finder(LineReview line, Function<AxisReview, List<Prediction>> predictions) {
     line.axes().forEach(this::stations);
     line.axes().forEach(this::findings);
     for (AxisReview review : line.axes()) {
       AxisAssembly axis = review.assembly();
       if (axis != null) {
+        devices(axis);
+        predictions.apply(review).forEach(p -> prediction(axis, p));
         settings(axis);
         registers(axis);
         wires(axis);
@@ -41,9 +49,13 @@ public final class Finder {
     }
   }
 
-  /** All that is on a line. */
-  public static Finder of(LineReview line) {
-    return new Finder(line);
+  /**
+   * All that is on a line.
+   *
+   * @param predictions what is predicted of an axis; none where it cannot be
+   */
+  public static Finder of(LineReview line, Function<AxisReview, List<Prediction>> predictions) {
+    return new Finder(line, predictions);
   }
 
   /**
@@ -93,6 +105,43 @@ public final class Finder {
                         "%s %s".formatted(f.rule().code(), f.seen()),
                         review.axis().name(),
                         new Target.Mending(review.axis().id(), f))));
+  }
+
+  /** A controller stands with the first axis that uses it. */
+  private void devices(AxisAssembly axis) {
+    Axis own = axis.axis();
+    device(own, axis.controller(), axis.controllerSheet(), WorkStep.WIRE);
+    device(own, axis.drive(), axis.driveSheet(), WorkStep.IDENTIFY);
+    if (devices.add(axis.motor().id())) {
+      all.add(
+          new Hit(
+              "motor",
+              axis.motor().name(),
+              own.name(),
+              new Target.Station(own.id(), WorkStep.IDENTIFY)));
+    }
+    axis.parts().forEach(p -> device(own, p.part(), p.sheet(), WorkStep.WIRE));
+  }
+
+  private void device(Axis axis, Device device, DeviceSheet sheet, WorkStep step) {
+    if (devices.add(device.id())) {
+      all.add(
+          new Hit(
+              "device",
+              device.name(),
+              "%s, %s".formatted(device.id(), sheet.name()),
+              new Target.Station(axis.id(), step)));
+    }
+  }
+
+  private void prediction(AxisAssembly axis, Prediction prediction) {
+    all.add(
+        new Hit(
+            "prediction",
+            "%s: %s".formatted(prediction.group(), prediction.title()),
+            "%s, %s"
+                .formatted(axis.axis().name(), prediction.expectation().text(QuantityFormat.PLAIN)),
+            new Target.Predicted(axis.axis().id(), prediction.key())));
   }
 
   private void settings(AxisAssembly axis) {

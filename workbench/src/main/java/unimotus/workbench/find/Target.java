@@ -15,6 +15,9 @@ public sealed interface Target {
   /** A terminal or a wire on the board of an axis, as it is sought there. */
   record OnBoard(String axis, String sought) implements Target {}
 
+  /** A prediction of an axis, by its key. */
+  record Predicted(String axis, String key) implements Target {}
+
   /** Where a finding is mended. */
   record Mending(String axis, Finding finding) implements Target {}
 }

@@ -7,15 +7,21 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.machine.Project;
+import unimotus.core.proof.Prediction;
+import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
+import unimotus.workbench.Evidence;
+import unimotus.workbench.EvidenceBook;
 import unimotus.workbench.WorkStep;
 
 /** What is on the demo, on an empty line and on one with a single bare axis, by a few words. */
 class FinderTest {
   private static final int MOST = 60;
-  private final Finder demo = Finder.of(LineReview.of(Demo.project(), SheetLibrary.catalogue()));
+  private static final EvidenceBook BOOK = new EvidenceBook();
+  private final Finder demo =
+      Finder.of(LineReview.of(Demo.project(), SheetLibrary.catalogue()), FinderTest::predictions);
 
   @ParameterizedTest
   @CsvSource({
@@ -24,7 +30,10 @@ class FinderTest {
     "rinse make safe, station, Rinse drum – Make safe",
     "drum-drive:sto1, terminal, drum-drive:STO1",
     "w37, wire, w37 stop circuit",
-    "ana-002, finding, ANA-002"
+    "ana-002, finding, ANA-002",
+    "rinse drum safety relay, device, Rinse drum safety relay",
+    "header pump motor, motor, Header pump motor",
+    "reference 50 shaft drying, prediction, Reference 50"
   })
   void theBestComesFirst(String words, String kind, String title) {
     Hit first = demo.find(words, MOST).get(0);
@@ -42,6 +51,16 @@ class FinderTest {
         .isEqualTo(new Target.OnBoard("rinse-drum", "w37"));
   }
 
+  private static List<Prediction> predictions(AxisReview review) {
+    return BOOK.of(Demo.project(), review).map(Evidence::predictions).orElse(List.of());
+  }
+
+  @Test
+  void aPredictionLeadsToItsOwnRow() {
+    assertThat(demo.find("reference 50 shaft drying", 1).get(0).target())
+        .isEqualTo(new Target.Predicted("drying-fan", "ref50.shaft"));
+  }
+
   @Test
   void allWordsCountAndNothingIsInvented() {
     assertThat(demo.find("i70 pump", MOST)).isEmpty();
@@ -57,7 +76,9 @@ class FinderTest {
 
   @Test
   void anEmptyLineHasNothingToFind() {
-    Finder none = Finder.of(LineReview.of(Project.empty("Empty line"), SheetLibrary.catalogue()));
+    Finder none =
+        Finder.of(
+            LineReview.of(Project.empty("Empty line"), SheetLibrary.catalogue()), r -> List.of());
     assertThat(none.find("", MOST)).isEmpty();
     assertThat(none.find("i70", MOST)).isEmpty();
   }

@@ -62,7 +62,7 @@ class SchedulesTest {
             .filter(r -> r.wire().touches(Lines.ref("drum-drive:DI1")))
             .findFirst()
             .orElseThrow();
-    assertThat(run.expectation().against()).isEqualTo(Lines.ref("drum-drive:DCM"));
+    assertThat(run.expectation().against()).isEqualTo(Lines.ref("drum-drive:COM"));
     assertThat(run.expectation().restVolts().orElseThrow()).isBetween(0.0, 5.0);
     assertThat(run.expectation().actionVolts().orElseThrow()).isEqualTo(24, within(0.5));
     assertThat(run.expectation().action()).contains("DO0 on");

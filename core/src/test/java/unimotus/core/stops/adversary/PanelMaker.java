@@ -12,8 +12,8 @@ import java.util.Random;
 final class PanelMaker {
   private final Random random;
   private final Panel panel = new Panel();
-  private String plus = "plc:L+";
-  private String zero = "plc:M";
+  private String plus = "plc:24V";
+  private String zero = "plc:0V";
 
   private PanelMaker(Random random) {
     this.random = random;
@@ -39,7 +39,7 @@ final class PanelMaker {
       plus = "supply:+";
       zero = "supply:-";
       if (random.nextBoolean()) {
-        panel.wire("supply:-", "plc:M");
+        panel.wire("supply:-", "plc:0V");
       }
     }
     panel.effect = random.nextInt(3) == 0 ? Panel.Effect.CONTACTORS : Panel.Effect.STO;
@@ -59,7 +59,7 @@ final class PanelMaker {
       plusForChannels = "drive:P24";
     } else {
       plusForChannels = plus;
-      panel.wire("drive:DCM", zero);
+      panel.wire("drive:COM", zero);
     }
     return List.of("drive:STO1", "drive:STO2");
   }
@@ -171,7 +171,7 @@ final class PanelMaker {
       panel.wire(at, "b:13");
       at = "b:14";
     }
-    panel.wire(at, "sr:S34");
+    panel.wire(at, "sr:RES");
     panel.wire(plusForChannels, "sr:13");
     panel.wire("sr:14", ends.get(0));
     if (ends.size() > 1) {
@@ -325,7 +325,7 @@ final class PanelMaker {
       panel.device("drive2", "terminal-drive-4kw");
       panel.wire("drive:STO1", "drive2:STO1");
       panel.wire("drive:STO2", "drive2:STO2");
-      panel.wire("drive:DCM", "drive2:DCM");
+      panel.wire("drive:COM", "drive2:COM");
     }
   }
 }

@@ -30,7 +30,7 @@ final class PlainGraph {
   private record Picture(
       Map<String, Set<String>> joined, Set<String> pulledIn, Map<String, String> poles) {}
 
-  private static final List<String> RELAY_INPUTS = List.of("sr:A1", "sr:S12", "sr:S22", "sr:S34");
+  private static final List<String> RELAY_INPUTS = List.of("sr:A1", "sr:S12", "sr:S22", "sr:RES");
 
   private final Panel panel;
   private final boolean throughLoads;
@@ -94,12 +94,12 @@ final class PlainGraph {
     if (!channelsOn(off) || !testsPass(off)) {
       return false;
     }
-    boolean resting = isOn(off, "sr:S34", "sr:A2");
+    boolean resting = isOn(off, "sr:RES", "sr:A2");
     if (!panel.manual) {
       return resting;
     }
     Moment pressed = new Moment(Set.of(panel.reset), false, Set.of());
-    boolean held = isOn(pressed, "sr:S34", "sr:A2") && channelsOn(pressed) && testsPass(pressed);
+    boolean held = isOn(pressed, "sr:RES", "sr:A2") && channelsOn(pressed) && testsPass(pressed);
     return held && !resting;
   }
 
@@ -136,7 +136,7 @@ final class PlainGraph {
 
   private boolean inputs(Picture picture, String input) {
     if (!throughLoads) {
-      return voltage(picture, input, "drive:DCM");
+      return voltage(picture, input, "drive:COM");
     }
     return picture.poles().keySet().stream()
         .anyMatch(plus -> reach(picture.joined(), input).contains(plus));
@@ -209,7 +209,7 @@ final class PlainGraph {
   private Map<String, String> poles(
       Moment moment, Map<String, Set<String>> joined, Set<String> pulled) {
     Map<String, String> poles = new HashMap<>();
-    poles.put("plc:L+", "plc:M");
+    poles.put("plc:24V", "plc:0V");
     if (panel.sheets.containsKey("supply")) {
       poles.put("supply:+", "supply:-");
     }
@@ -218,10 +218,10 @@ final class PlainGraph {
             || hasPower(new Picture(joined, pulled, Map.of()))
             || behind(joined);
     if (driveFed) {
-      poles.put("drive:P24", "drive:DCM");
+      poles.put("drive:P24", "drive:COM");
     }
     if (panel.sheets.containsKey("drive2")) {
-      poles.put("drive2:P24", "drive2:DCM");
+      poles.put("drive2:P24", "drive2:COM");
     }
     if (!panel.relay.isEmpty() && voltage(new Picture(joined, pulled, poles), "sr:A1", "sr:A2")) {
       addTest(moment, joined, poles, "sr:S11");
@@ -310,7 +310,7 @@ final class PlainGraph {
     for (Map.Entry<String, String> device : panel.sheets.entrySet()) {
       String id = device.getKey();
       if (device.getValue().startsWith("safety-relay")) {
-        for (String input : List.of("A1", "S12", "S22", "S34")) {
+        for (String input : List.of("A1", "S12", "S22", "RES")) {
           join(joined, id + ":" + input, id + ":A2");
         }
       } else if (Set.of("contactor-24v", "relay-two-changeover").contains(device.getValue())) {

@@ -93,9 +93,9 @@ class SamePanelTest {
   private static Panel splitSupply(Panel panel, Random random) {
     Panel next = bare(panel);
     next.device("z", "supply-24v-5a");
-    next.wire("z:-", "plc:M");
+    next.wire("z:-", "plc:0V");
     for (String[] wire : panel.wires) {
-      boolean other = wire[0].equals("plc:L+") && random.nextBoolean();
+      boolean other = wire[0].equals("plc:24V") && random.nextBoolean();
       next.wire(other ? "z:+" : wire[0], wire[1]);
     }
     return next;

@@ -61,7 +61,7 @@ class KnobChecksTest {
     Project high =
         Lines.plus(
             Lines.plus(Lines.minus(RIGHT, part + ":1"), "drive:P24 – " + part + ":1"),
-            "drive:DCM – drive:ACM");
+            "drive:COM – drive:AG");
     assertThat(found(high))
         .filteredOn(f -> f.rule() == Rule.POTENTIOMETER_TRAVEL)
         .singleElement()

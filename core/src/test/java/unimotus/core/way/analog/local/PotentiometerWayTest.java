@@ -130,7 +130,7 @@ class PotentiometerWayTest {
 
   /** The 24 V and the analog inputs count from one zero. */
   private static Project joinedReturn(Project project) {
-    return Lines.plus(project, "drive:DCM – drive:ACM");
+    return Lines.plus(project, "drive:COM – drive:AG");
   }
 
   @Test

@@ -1,21 +1,17 @@
-package unimotus.desktop.shell;
+package unimotus.desktop.guide;
 
-import javafx.geometry.Insets;
 import javafx.scene.Node;
-import javafx.scene.control.Button;
 import javafx.scene.control.Label;
-import javafx.scene.control.ScrollPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
-import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
 
-/** Keys and signs, over the window; F1 or Escape puts it away. */
-final class HelpSheet extends StackPane {
+/** Keys and signs. */
+final class KeysPage extends VBox {
   private static final String[][] KEYS = {
     {"Alt+1 … Alt+7", "stations of the work, left to right"},
     {"Alt+0", "the whole line"},
@@ -32,8 +28,10 @@ final class HelpSheet extends StackPane {
     {"Ctrl+D", "light and dark"},
     {"Ctrl++, Ctrl+−, Ctrl+0", "everything larger, smaller, as at first"},
     {"Enter, Space", "at Wire: begin or end a wire; switch an output"},
-    {"R, B", "at Wire: hold the red or the black probe here"},
-    {"W, M, Delete", "at Wire: next wire here; move its end here; remove it"},
+    {"R, B", "at Wire: put the red or the black probe here"},
+    {"W, E", "at Wire: next wire here; to its other end"},
+    {"M, Delete", "at Wire: move its end here; remove it"},
+    {"arrow keys", "at Wire, on a device's grip: move the device"},
     {"Ctrl+Shift+D", "device sheets of your own"},
     {"Ctrl+Delete", "at Prove: remove the reading"},
     {"+, −, Home", "in a plot: closer, wider, all of it"},
@@ -43,38 +41,16 @@ final class HelpSheet extends StackPane {
     {"Ctrl+K", "find anything by a few words"},
     {"F9", "calculators"},
     {"Ctrl+Q, Ctrl+W", "close the window"},
-    {"F1", "this sheet"}
+    {"F1", "the guide, at the chapter of the view"}
   };
 
-  private static final double WIDTH = 1080;
-  private static final double HEIGHT = 700;
+  private static final double HALF = 400;
 
-  private final Button button;
-
-  HelpSheet(Runnable close) {
-    button = Parts.action("close-help", "Close", close);
+  KeysPage() {
+    super(14);
     int half = (KEYS.length + 1) / 2;
     HBox keys = new HBox(28, keys(0, half), keys(half, KEYS.length));
-    VBox sheet =
-        new VBox(14, Parts.label("Keys and signs", "ink-title"), keys, signs(), words(), button);
-    sheet.getStyleClass().add("help");
-    sheet.setMaxSize(WIDTH, HEIGHT);
-    ScrollPane scroll = Parts.scrolling(sheet);
-    scroll.setMaxSize(WIDTH + 20, HEIGHT + 20);
-    Region shade = new Region();
-    shade.getStyleClass().add("shade");
-    getChildren().addAll(shade, scroll);
-    setPadding(new Insets(0));
-    setVisible(false);
-  }
-
-  /** Gives the keyboard to the sheet. */
-  void takeFocus() {
-    // A scroll pane takes its content in only when it is styled; before that nothing in it has
-    // focus.
-    applyCss();
-    layout();
-    button.requestFocus();
+    getChildren().addAll(Parts.label("Keys and signs", "ink-title"), keys, signs(), words());
   }
 
   private static Node keys(int from, int to) {
@@ -88,13 +64,15 @@ final class HelpSheet extends StackPane {
       GridPane.setHgrow(what, Priority.ALWAYS);
       grid.addRow(i - from, key, what);
     }
-    grid.setPrefWidth(WIDTH / 2);
+    grid.setPrefWidth(HALF);
+    grid.setMinWidth(0);
+    HBox.setHgrow(grid, Priority.ALWAYS);
     return grid;
   }
 
   private static Node signs() {
-    return Parts.row(
-        22,
+    return Parts.flow(
+        16,
         sign(Mark.Kind.DONE, "done, agrees"),
         sign(Mark.Kind.PARTLY, "in progress, warning, or stale"),
         sign(Mark.Kind.OPEN, "open, not measured"),
