@@ -24,7 +24,8 @@ final class FormerText {
 
   String controller() {
     String sheet = axis.controller().sheet();
-    return sheet + FormerMarks.selectorsFormerly(sheet, axis.controller().selectors());
+    return sheet
+        + FormerMarks.selectorsFormerly(axis.controllerSheet(), axis.controller().selectors());
   }
 
   /** A channel of the controller; null where none is chosen. */

@@ -55,16 +55,21 @@ public final class FormerMarks {
 
   /**
    * Positions by switch as an older file wrote them: former names, and nothing of a full scale that
-   * is what the channel was delivered with.
+   * is what the channel was delivered with then. One that is left unsaid now is another, so it is
+   * said: a digest must tell the two apart.
    */
-  public static Map<String, String> selectorsFormerly(String sheet, Map<String, String> selectors) {
+  public static Map<String, String> selectorsFormerly(
+      DeviceSheet sheet, Map<String, String> selectors) {
+    Map<String, String> now = new TreeMap<>(selectors);
+    String scale = FULL_SCALES.get(sheet.id());
+    if (scale != null) {
+      sheet.selectors().stream()
+          .filter(s -> s.role() == SelectorRole.RAW_FULL_SCALE)
+          .forEach(s -> now.putIfAbsent(s.id(), s.initial()));
+      now.entrySet().removeIf(e -> isFullScale(e.getKey()) && e.getValue().equals(scale));
+    }
     Map<String, String> former = new TreeMap<>();
-    selectors.forEach(
-        (id, position) -> {
-          if (!isFullScale(id) || !position.equals(FULL_SCALES.get(sheet))) {
-            former.put(renamed(id, mark -> formerly(sheet, mark)), position);
-          }
-        });
+    now.forEach((id, p) -> former.put(renamed(id, mark -> formerly(sheet.id(), mark)), p));
     return former;
   }
 
