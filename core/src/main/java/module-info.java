@@ -36,6 +36,8 @@ module unimotus.core {
   exports unimotus.core.safety;
   exports unimotus.core.way;
   exports unimotus.core.dryrun;
+  exports unimotus.core.esi;
+  exports unimotus.core.processdata;
   exports unimotus.core.value;
 
   uses unimotus.core.way.WayOfCommand;

@@ -23,6 +23,7 @@ final class Verbs {
     ALL.put("frame", FrameCommand.class);
     ALL.put("capture", CaptureCommand.class);
     ALL.put("word", WordCommand.class);
+    ALL.put("esi", EsiCommand.class);
     ALL.put("export", ExportCommand.class);
     ALL.put("schema", SchemaCommand.class);
     ALL.put("help", CommandLine.HelpCommand.class);

@@ -1,0 +1,132 @@
+package unimotus.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The verb {@code esi}: a right station, spoilt ones and incomplete ones. */
+class EsiCommandTest {
+  @TempDir private Path folder;
+  private StringWriter out;
+  private StringWriter err;
+
+  @BeforeEach
+  void fresh() {
+    out = new StringWriter();
+    err = new StringWriter();
+  }
+
+  private int run(String... arguments) {
+    fresh();
+    return Main.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments);
+  }
+
+  private Path file(String name, String text) throws IOException {
+    return Files.writeString(folder.resolve(name), text);
+  }
+
+  @Test
+  void revisionsStandSideBySideAndOneIsChosen() throws IOException {
+    assertThat(run("esi", "two-axis-servo")).isZero();
+    assertThat(out.toString()).contains("0x00010000").contains("0x00020000").contains("24 B");
+    assertThat(run("esi", "two-axis-servo", "--revision", "2", "--json")).isZero();
+    JsonNode document = new ObjectMapper().readTree(out.toString());
+    assertThat(document.at("/devices/0/outputs/byteLength").asInt()).isEqualTo(24);
+    assertThat(document.at("/startUp")).hasSize(8);
+    assertThat(run("esi", "two-axis-servo", "--revision", "3")).isEqualTo(2);
+    assertThat(err.toString()).contains("SD-2 0x00020000");
+    assertThat(run("esi", "two-axis-servo", "--cycle", "1")).isEqualTo(2);
+    assertThat(err.toString()).contains("choose one");
+  }
+
+  @Test
+  void theFirstDifferenceToTheControllersListIsNamed() throws IOException {
+    String gap =
+        file("gap.csv", "name,type\nStatusword,UINT\nVelocity actual value,INT\n").toString();
+    assertThat(run("esi", "frequency-drive", "--compare", gap)).isZero();
+    assertThat(out.toString()).contains("every variable is where the image has it");
+    String shifted =
+        file("shift.st", "VAR\n  Spare : BYTE;\n  Statusword : UINT;\n  Velocity : INT;\nEND_VAR\n")
+            .toString();
+    assertThat(run("esi", "frequency-drive", "--compare", shifted)).isEqualTo(1);
+    assertThat(out.toString())
+        .contains("first difference: Spare")
+        .contains("bits 8 to 15 of Statusword, bits 0 to 7 of Velocity actual value");
+    String words = file("words.st", "Statusword AT %IW2 : UINT;\n").toString();
+    assertThat(run("esi", "frequency-drive", "--compare", words)).isEqualTo(2);
+    assertThat(err.toString()).contains("line 1").contains("%QB4");
+    String unknown = file("unknown.csv", "name,type\nStatusword,STRANGE\n").toString();
+    assertThat(run("esi", "frequency-drive", "--compare", unknown)).isEqualTo(2);
+    assertThat(err.toString()).contains("STRANGE").contains("line 2");
+  }
+
+  /** 0x06010002: write to an object that can only be read (CiA 301, from memory). */
+  @Test
+  void theAbortOfEveryPowerUpIsPredicted() throws IOException {
+    String list =
+        file(
+                "list.csv",
+                """
+                transition,index,subindex,value,bytes,comment
+                PS,0x6060,0,2,1,velocity mode
+                PS,0x6041,0,0,2,
+                PS,0x6046,2,4000,4,above
+                PS,0x5000,0,1,1,
+                """)
+            .toString();
+    assertThat(run("esi", "frequency-drive", "--start-up", list)).isEqualTo(1);
+    assertThat(out.toString())
+        .contains("abort 0x06010002")
+        .contains("abort 0x06090031")
+        .contains("4000 is above 3000")
+        .contains("abort 0x06020000");
+    String bad =
+        file("bad.csv", "transition,index,subindex,value,bytes,comment\nXY,1,0,0,1,\n").toString();
+    assertThat(run("esi", "frequency-drive", "--start-up", bad)).isEqualTo(2);
+    assertThat(err.toString()).contains("line 2").contains("'XY'");
+  }
+
+  @Test
+  void modulesAndImagesAreChosenAndRefusedInWords() {
+    assertThat(run("esi", "slot-coupler", "--module", "3=DI8")).isZero();
+    assertThat(out.toString()).contains("slot 3").contains("outputs, 8 bit");
+    assertThat(run("esi", "slot-coupler", "--module", "9=DI8")).isEqualTo(2);
+    assertThat(err.toString()).contains("0 to 3");
+    assertThat(run("esi", "slot-coupler", "--module", "0=XX")).isEqualTo(2);
+    assertThat(err.toString()).contains("DO8");
+    assertThat(run("esi", "frequency-drive", "--pdo", "0x1600,0x1601,0x1A00")).isEqualTo(1);
+    assertThat(out.toString()).contains("cannot be in the image together");
+    assertThat(run("esi", "two-axis-servo", "--revision", "1", "--module", "0=")).isEqualTo(1);
+    assertThat(out.toString()).contains("needs a module");
+  }
+
+  @Test
+  void aFolderIsReadAndADamagedFileIsToldBesideTheRest() throws IOException {
+    file("a.xml", "<EtherCATInfo><Vendor><Id>1</Id></Vendor></EtherCATInfo>");
+    file("b.xml", "<EtherCATInfo><Vendor>");
+    assertThat(run("esi", folder.toString())).isEqualTo(1);
+    assertThat(out.toString()).contains("a.xml").contains("damaged: b.xml, line 1");
+    assertThat(run("esi", folder.resolve("none.xml").toString())).isEqualTo(2);
+    assertThat(err.toString()).contains("frequency-drive");
+  }
+
+  @Test
+  void whatIsMissingAtStartUpIsOffered() {
+    assertThat(run("esi", "two-axis-servo", "--revision", "2", "--mode", "csp", "--cycle", "2"))
+        .isZero();
+    assertThat(out.toString())
+        .contains("0x60C2:1 interpolation time 2·10^-3 s, the bus cycle, write 02")
+        .contains("0x68C2:1")
+        .contains("time of the frames");
+    assertThat(run("esi", "frequency-drive", "--cycle", "0")).isEqualTo(2);
+  }
+}
