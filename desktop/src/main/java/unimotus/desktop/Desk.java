@@ -9,6 +9,8 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import javafx.application.Platform;
 import javafx.beans.property.BooleanProperty;
 import javafx.beans.property.ObjectProperty;
 import javafx.beans.property.ReadOnlyObjectProperty;
@@ -19,12 +21,15 @@ import org.jspecify.annotations.Nullable;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import unimotus.core.machine.Axis;
+import unimotus.core.quantity.DecimalText;
 import unimotus.core.review.AxisReview;
+import unimotus.desktop.kit.Decimals;
 import unimotus.workbench.Demo;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.EvidenceBook;
+import unimotus.workbench.NumberNames;
 import unimotus.workbench.Opening;
 import unimotus.workbench.Preferences;
 import unimotus.workbench.Progress;
@@ -60,7 +65,7 @@ public final class Desk {
   private final Dialogs dialogs;
   private final Clock clock;
   private final Path preferencesFile;
-  private final EvidenceBook evidence;
+  private final CompletableFuture<EvidenceBook> evidence;
   private final List<Runnable> refreshers = new ArrayList<>();
   private final ObjectProperty<@Nullable String> axisId = new SimpleObjectProperty<>();
   private final ObjectProperty<@Nullable WorkStep> step = new SimpleObjectProperty<>();
@@ -98,6 +103,26 @@ public final class Desk {
     startingAxis.addListener((o, was, is) -> refresh());
     editingSheets.addListener((o, was, is) -> refresh());
     preferences.addListener((o, was, is) -> refresh());
+    if (!evidence.isDone()) {
+      evidence.whenComplete((done, failure) -> Platform.runLater(() -> checked(failure)));
+    }
+  }
+
+  private void checked(@Nullable Throwable failure) {
+    if (failure != null) {
+      log().error("the line could not be checked", failure);
+      refuse("The line could not be checked: " + failure.getMessage());
+    } else {
+      refresh();
+    }
+  }
+
+  /**
+   * Whether the line has been checked since it was opened. Until then its names are known and
+   * everything can be edited; what asks for findings or evidence waits.
+   */
+  public boolean isChecked() {
+    return evidence.isDone();
   }
 
   /** What is armed to write to a device; null while nothing is. */
@@ -186,7 +211,7 @@ public final class Desk {
 
   /** The axis looked at; empty where there is none. */
   public Optional<Axis> axis() {
-    return review().map(AxisReview::axis);
+    return Optional.ofNullable(axisId.get()).flatMap(session.project()::axis);
   }
 
   /** The evidence of the axis looked at; empty where it has no path yet. */
@@ -196,7 +221,7 @@ public final class Desk {
 
   /** The evidence of an axis; empty where it has no path yet. */
   public Optional<Evidence> evidence(AxisReview review) {
-    return evidence.of(session.project(), review);
+    return evidence.join().of(session.project(), review);
   }
 
   /** How far an axis is. */
@@ -301,7 +326,14 @@ public final class Desk {
     if (axis().isEmpty()) {
       axisId.set(session.project().axes().stream().map(Axis::id).findFirst().orElse(null));
     }
+    Decimals.use(decimals());
     List.copyOf(refreshers).forEach(Runnable::run);
+  }
+
+  /** How sentences are shown; codes of settings and names keep their points. */
+  private DecimalText decimals() {
+    char mark = units().decimalMark();
+    return mark == '.' ? DecimalText.POINT : new DecimalText(mark, NumberNames.of(session));
   }
 
   /** Asked for only when there is something to say: setting up the log costs a quarter second. */

@@ -1,11 +1,11 @@
 package unimotus.desktop;
 
-import atlantafx.base.theme.PrimerLight;
 import java.util.List;
 import java.util.Objects;
 import javafx.application.Application;
 import javafx.scene.Scene;
 import javafx.scene.text.Font;
+import unimotus.desktop.theme.Theme;
 
 /** Fonts and styles, shipped with the program. */
 final class Look {
@@ -16,7 +16,7 @@ final class Look {
     for (String font : List.of("B612-Regular", "B612-Bold")) {
       Font.loadFont(Look.class.getResourceAsStream("fonts/" + font + ".otf"), 13);
     }
-    Application.setUserAgentStylesheet(new PrimerLight().getUserAgentStylesheet());
+    Application.setUserAgentStylesheet(Theme.PLACE);
   }
 
   /** Puts the program's own styles on a scene. */

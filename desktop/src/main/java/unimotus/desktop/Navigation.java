@@ -9,6 +9,7 @@ import unimotus.core.finding.Finding;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.WiringFault;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.find.FindingPlace;
 import unimotus.workbench.find.Target;
 
 /** Leads to the very thing that is meant: a setting, a terminal, a circuit in a state. */
@@ -33,12 +34,11 @@ public final class Navigation {
 
   /** Goes to where a finding is mended, and to the very thing where the station can. */
   public void goTo(Finding finding) {
-    WorkStep there = WorkStep.of(finding.rule());
-    aim = there == WorkStep.SET_UP ? finding.place() : null;
-    if (desk.step().get() == there) {
-      desk.refresh();
+    String axis = desk.axisId().get();
+    if (axis == null) {
+      desk.step().set(WorkStep.of(finding.rule()));
     } else {
-      desk.step().set(there);
+      goTo(FindingPlace.of(desk.session().project(), axis, finding));
     }
   }
 

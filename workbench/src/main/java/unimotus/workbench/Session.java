@@ -8,6 +8,8 @@ import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
+import java.util.concurrent.CompletableFuture;
+import java.util.concurrent.Executor;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Project;
 import unimotus.core.review.LineReview;
@@ -18,7 +20,9 @@ import unimotus.formats.project.ProjectFile;
  * The open project with its history.
  *
  * <p>Every edit makes the next project; the old ones are kept for undo without limit. After each
- * change the line is reviewed and the listeners are told. Not thread-safe: use it from one thread.
+ * change the line is reviewed and the listeners are told. A project that is opened may be reviewed
+ * in the background; whoever asks for its review meanwhile waits for it. Not thread-safe: use it
+ * from one thread.
  */
 public final class Session {
   private record Past(String name, Project project) {}
@@ -30,7 +34,7 @@ public final class Session {
 
   private Project project = Project.empty("New line");
   private Project saved = project;
-  private LineReview review;
+  private CompletableFuture<LineReview> review;
   private @Nullable Path file;
 
   /** What stood in the file when it was read or saved last. */
@@ -41,7 +45,7 @@ public final class Session {
   /** A session with an empty project. */
   public Session(SheetCatalogue sheets) {
     this.sheets = sheets;
-    this.review = LineReview.of(project, sheets);
+    this.review = CompletableFuture.completedFuture(LineReview.of(project, sheets));
   }
 
   /** The project as it is now. */
@@ -49,8 +53,13 @@ public final class Session {
     return project;
   }
 
-  /** What the rules say of the project as it is now. */
+  /** What the rules say of the project as it is now; waits while that is being worked out. */
   public LineReview review() {
+    return review.join();
+  }
+
+  /** What the rules say of the project as it is now, once it is worked out. */
+  CompletableFuture<LineReview> reviewing() {
     return review;
   }
 
@@ -62,7 +71,7 @@ public final class Session {
   /** Takes other device sheets, as after one was saved, and looks the line over again. */
   public void use(SheetCatalogue next) {
     sheets = next;
-    review = LineReview.of(project, next);
+    review = CompletableFuture.completedFuture(LineReview.of(project, next));
     List.copyOf(listeners).forEach(Runnable::run);
   }
 
@@ -138,12 +147,17 @@ public final class Session {
 
   /** Starts an empty project; what was open is let go. */
   public void startNew() {
-    begin(Project.empty("New line"), null, false);
+    begin(Project.empty("New line"), null, false, Runnable::run);
   }
 
   /** Starts with a project that is not in a file yet, such as the demo. */
   public void start(Project project) {
-    begin(project, null, false);
+    start(project, Runnable::run);
+  }
+
+  /** Starts with a project that is not in a file yet and has it reviewed where is said. */
+  public void start(Project project, Executor reviewer) {
+    begin(project, null, false, reviewer);
   }
 
   /**
@@ -152,8 +166,18 @@ public final class Session {
    * @throws IOException naming file, line and place of what is wrong
    */
   public void open(Path path) throws IOException {
+    open(path, Runnable::run);
+  }
+
+  /**
+   * Opens a file and has it reviewed where is said; what was open is let go only when the file
+   * could be read.
+   *
+   * @throws IOException naming file, line and place of what is wrong
+   */
+  public void open(Path path, Executor reviewer) throws IOException {
     ProjectFile.Loaded loaded = ProjectFile.load(path);
-    begin(loaded.project(), path, loaded.readOnly());
+    begin(loaded.project(), path, loaded.readOnly(), reviewer);
     digest = loaded.digest();
   }
 
@@ -209,19 +233,24 @@ public final class Session {
     saved = project;
   }
 
-  private void begin(Project next, @Nullable Path from, boolean onlyReading) {
+  private void begin(Project next, @Nullable Path from, boolean onlyReading, Executor reviewer) {
     undo.clear();
     redo.clear();
     digest = null;
     file = from;
     readOnly = onlyReading;
     saved = next;
-    become(next);
+    project = next;
+    LineReview before = review();
+    SheetCatalogue known = sheets;
+    review = CompletableFuture.supplyAsync(() -> LineReview.of(next, known, before), reviewer);
+    tell();
   }
 
   private void become(Project next) {
+    LineReview before = review();
     project = next;
-    review = LineReview.of(next, sheets, review);
+    review = CompletableFuture.completedFuture(LineReview.of(next, sheets, before));
     tell();
   }
 

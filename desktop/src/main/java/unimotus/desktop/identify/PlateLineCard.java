@@ -8,6 +8,7 @@ import unimotus.core.motor.PlateColumn;
 import unimotus.core.motor.PlateLine;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Decimals;
 import unimotus.desktop.kit.Parts;
 import unimotus.workbench.Edits;
 
@@ -25,7 +26,7 @@ public final class PlateLineCard extends VBox {
     this.motor = motor;
     getStyleClass().add("sheet");
     line.setId("plate-line");
-    line.setPromptText("4 kW  230/400 V  14/8.05 A  50 Hz  1456 rpm  cos 0.81");
+    line.setPromptText(Decimals.shown("4 kW  230/400 V  14/8.05 A  50 Hz  1456 rpm  cos 0.81"));
     line.setAccessibleText("plate of the motor as printed");
     line.setOnAction(e -> read());
     getChildren()

@@ -3,6 +3,7 @@ package unimotus.desktop.kit;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.beans.InvalidationListener;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.skin.ComboBoxListViewSkin;
@@ -18,6 +19,9 @@ public final class ChoiceField<T> extends ComboBox<T> {
   private boolean confirmed;
   private @Nullable T taken;
 
+  /** Shows the words again when the reader wants numbers written otherwise; held here alone. */
+  private final InvalidationListener rewritten;
+
   /**
    * A field.
    *
@@ -29,21 +33,9 @@ public final class ChoiceField<T> extends ComboBox<T> {
   public ChoiceField(String name, List<T> options, Function<T, String> words, Consumer<T> take) {
     setAccessibleText(name);
     getItems().setAll(options);
-    setConverter(
-        new StringConverter<>() {
-          @Override
-          public String toString(@Nullable T item) {
-            return item == null ? "" : words.apply(item);
-          }
-
-          @Override
-          public @Nullable T fromString(String text) {
-            return options.stream()
-                .filter(o -> words.apply(o).equals(text))
-                .findFirst()
-                .orElse(null);
-          }
-        });
+    setConverter(converter(options, words));
+    rewritten = changed -> setConverter(converter(options, words));
+    Decimals.onChange(rewritten);
     valueProperty().addListener((o, was, is) -> report(take));
     // Walking through the open list with the arrow keys is not a choice yet; Enter or a click is.
     setOnShowing(e -> confirmed = false);
@@ -57,6 +49,23 @@ public final class ChoiceField<T> extends ComboBox<T> {
         });
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     skinProperty().addListener((o, was, is) -> watchList());
+  }
+
+  private static <T> StringConverter<T> converter(List<T> options, Function<T, String> words) {
+    return new StringConverter<>() {
+      @Override
+      public String toString(@Nullable T item) {
+        return item == null ? "" : Decimals.shown(words.apply(item));
+      }
+
+      @Override
+      public @Nullable T fromString(String text) {
+        return options.stream()
+            .filter(o -> Decimals.shown(words.apply(o)).equals(text))
+            .findFirst()
+            .orElse(null);
+      }
+    };
   }
 
   private void watchList() {

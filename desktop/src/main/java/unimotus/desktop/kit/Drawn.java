@@ -14,7 +14,7 @@ final class Drawn {
   }
 
   static Text text(String content, double x, double y, String style) {
-    Text text = new Text(x, y, content);
+    Text text = new Text(x, y, Decimals.shown(content));
     text.getStyleClass().add(style);
     return text;
   }

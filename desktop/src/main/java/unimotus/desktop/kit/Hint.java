@@ -18,9 +18,9 @@ public final class Hint {
     node.setOnMouseEntered(
         e -> {
           if (node.getProperties().get(KEY) instanceof Tooltip made) {
-            made.setText(text.get());
+            made.setText(Decimals.shown(text.get()));
           } else {
-            Tooltip tooltip = new Tooltip(text.get());
+            Tooltip tooltip = new Tooltip(Decimals.shown(text.get()));
             node.getProperties().put(KEY, tooltip);
             Tooltip.install(node, tooltip);
           }

@@ -17,14 +17,14 @@ public final class Parts {
 
   /** A label with style classes. */
   public static Label label(String text, String... styles) {
-    Label label = new Label(text);
+    Label label = Decimals.in(new Label(text));
     label.getStyleClass().addAll(styles);
     return label;
   }
 
   /** Bare words without a label's skin, for pages with very many of them. */
   public static Text words(String text, String style) {
-    Text words = new Text(text);
+    Text words = new Text(Decimals.shown(text));
     words.getStyleClass().add(style);
     return words;
   }
@@ -46,7 +46,7 @@ public final class Parts {
 
   /** A button with a word on it. */
   public static Button action(String id, String text, Runnable does) {
-    Button button = new Button(text);
+    Button button = Decimals.in(new Button(text));
     button.setId(id);
     button.getStyleClass().setAll("action");
     button.setOnAction(e -> does.run());

@@ -2,6 +2,7 @@ package unimotus.desktop.kit;
 
 import java.util.ArrayList;
 import java.util.List;
+import javafx.beans.InvalidationListener;
 import javafx.beans.property.DoubleProperty;
 import javafx.beans.property.SimpleDoubleProperty;
 import javafx.scene.Group;
@@ -56,6 +57,10 @@ public final class Plot extends Pane {
   private double yHigh = 1;
   private Point here = new Point(Double.NaN, Double.NaN);
   private QuantityFormat format = QuantityFormat.PLAIN;
+
+  /** Writes the numbers again when the reader wants them otherwise; held here alone. */
+  private final InvalidationListener rewritten = changed -> requestLayout();
+
   private double dragX = Double.NaN;
   private boolean dragged;
 
@@ -71,6 +76,7 @@ public final class Plot extends Pane {
     getChildren().addAll(ground, grid, curves, marks, heading, reading);
     setFocusTraversable(true);
     setAccessibleText(title);
+    Decimals.onChange(rewritten);
     List.of(xLow, xHigh, cursor, secondCursor)
         .forEach(p -> p.addListener((o, was, is) -> requestLayout()));
     setOnScroll(this::zoom);
@@ -261,7 +267,8 @@ public final class Plot extends Pane {
     marks.getChildren().clear();
     addCursor(cursor.get(), "plot-cursor");
     addCursor(secondCursor.get(), "plot-cursor second");
-    reading.setText(CursorReading.of(cursor.get(), secondCursor.get(), series, format, xUnit));
+    reading.setText(
+        Decimals.shown(CursorReading.of(cursor.get(), secondCursor.get(), series, format, xUnit)));
     reading.setX(Math.max(LEFT, LEFT + plotWidth() - reading.getLayoutBounds().getWidth()));
     reading.setY(TOP - 8);
   }

@@ -23,6 +23,7 @@ import unimotus.core.review.AxisReview;
 import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
+import unimotus.desktop.kit.Decimals;
 import unimotus.desktop.kit.Parts;
 import unimotus.devices.modbus.Client;
 import unimotus.devices.modbus.FrameFault;
@@ -77,7 +78,7 @@ final class KnownValuesCard extends VBox {
     FlowPane which = Parts.flow(8, Parts.label("It is the map's", "ink-label"), entries);
     which.visibleProperty().bind(Bindings.isNotEmpty(entries.getItems()));
     which.managedProperty().bind(which.visibleProperty());
-    shown.setPromptText("25.0");
+    shown.setPromptText(Decimals.shown("25.0"));
     shown.setOnAction(e -> take());
     known.setId("known-values");
     fits.setId("known-fits");

@@ -1,5 +1,6 @@
 package unimotus.desktop.shell;
 
+import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.scene.control.Button;
 import javafx.scene.control.ScrollPane;
@@ -8,6 +9,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.finding.Severity;
+import unimotus.core.machine.Axis;
 import unimotus.core.quantity.Count;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
@@ -71,8 +73,8 @@ final class AxisRail extends VBox {
 
   void refresh() {
     items.getChildren().clear();
-    for (AxisReview review : desk.session().review().axes()) {
-      items.getChildren().add(axis(review));
+    for (Axis axis : desk.session().project().axes()) {
+      items.getChildren().add(item(axis));
     }
     Button line = (Button) getChildren().get(0);
     line.getStyleClass().remove("chosen");
@@ -82,29 +84,46 @@ final class AxisRail extends VBox {
     showNext();
   }
 
-  private Button axis(AxisReview review) {
-    Progress progress = desk.progress(review);
-    WorkStep at = desk.step().get() == null ? progress.nextStep() : desk.step().get();
-    Button button =
-        item(review.axis().id(), review.axis().name(), () -> desk.show(review.axis().id(), at));
-    Mark mark = mark(review, progress);
-    button.setGraphic(mark);
+  private Button item(Axis axis) {
+    Button button = item(axis.id(), axis.name(), () -> show(axis));
+    button.setGraphic(
+        desk.isChecked()
+            ? desk.session()
+                .review()
+                .axis(axis.id())
+                .map(r -> mark(r, desk.progress(r)))
+                .orElse(null)
+            : new Mark(Mark.Kind.LATER, "being checked"));
     button.setGraphicTextGap(9);
-    button.setContextMenu(actions.menu(review.axis()));
+    button.setContextMenu(actions.menu(axis));
     button.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.DELETE) {
-            actions.remove(review.axis());
+            actions.remove(axis);
             e.consume();
           } else if (e.getCode() == KeyCode.C && e.isShortcutDown()) {
-            actions.copy(review.axis());
+            actions.copy(axis);
             e.consume();
           }
         });
-    if (review.axis().id().equals(desk.axisId().get()) && desk.step().get() != null) {
+    if (axis.id().equals(desk.axisId().get()) && desk.step().get() != null) {
       button.getStyleClass().add("chosen");
     }
     return button;
+  }
+
+  /** An axis is shown at the station that is looked at, or at the one where work goes on. */
+  private void show(Axis axis) {
+    WorkStep at = desk.step().get();
+    if (at == null) {
+      at =
+          desk.session()
+              .review()
+              .axis(axis.id())
+              .map(r -> desk.progress(r).nextStep())
+              .orElse(null);
+    }
+    desk.show(axis.id(), at);
   }
 
   private static Mark mark(AxisReview review, Progress progress) {
@@ -122,8 +141,8 @@ final class AxisRail extends VBox {
 
   private void showNext() {
     next.getChildren().clear();
-    desk.review()
-        .filter(r -> desk.step().get() != null)
+    Optional.ofNullable(desk.step().get())
+        .flatMap(at -> desk.review())
         .ifPresent(
             review -> {
               Progress progress = desk.progress(review);

@@ -34,12 +34,12 @@ final class UnprovedBand extends HBox {
 
   void refresh() {
     WorkStep step = desk.step().get();
-    AxisReview review = desk.review().orElse(null);
     boolean concerned =
         step != null
             && step.compareTo(WorkStep.MAKE_SAFE) > 0
             && !desk.startingAxis().get()
             && !desk.editingSheets().get();
+    AxisReview review = concerned ? desk.review().orElse(null) : null;
     boolean stands =
         concerned
             && review != null

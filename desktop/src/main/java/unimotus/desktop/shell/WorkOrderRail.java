@@ -36,8 +36,8 @@ final class WorkOrderRail extends HBox {
   }
 
   void refresh() {
-    AxisReview review = desk.review().orElse(null);
-    setVisible(review != null);
+    setVisible(desk.axis().isPresent());
+    AxisReview review = desk.isChecked() ? desk.review().orElse(null) : null;
     if (review == null) {
       return;
     }

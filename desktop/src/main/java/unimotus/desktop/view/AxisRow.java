@@ -19,7 +19,6 @@ import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
-import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.path.SignalPath;
@@ -115,18 +114,30 @@ final class AxisRow {
         });
   }
 
-  /** With room: the chain from controller to machine in words, the stations with their names. */
-  Node roomy(Overview.Row row) {
-    AxisReview review = row.review();
-    Axis axis = review.axis();
-    Progress progress = row.progress();
+  /** An axis the rules have not been asked about yet: its names, as far as they need no path. */
+  Node unchecked(Axis axis) {
+    VBox sheet =
+        Parts.sheet(7, top(axis, parts(axis)), Parts.label("being checked", "ink-caption"));
+    sheet.setPadding(new Insets(9, 12, 7, 12));
+    return sheet;
+  }
+
+  private HBox top(Axis axis, List<String> knots) {
     VBox name =
         Parts.column(
             3, Parts.label(axis.name(), "ink-strong"), Parts.prose(axis.note(), "ink-caption"));
     name.setPrefWidth(NAMES);
     name.setMinWidth(LEAST_NAMES);
-    HBox top = new HBox(14, name, thread(review));
+    HBox top = new HBox(14, name, thread(knots));
     top.setAlignment(Pos.CENTER_LEFT);
+    return top;
+  }
+
+  /** With room: the chain from controller to machine in words, the stations with their names. */
+  Node roomy(Overview.Row row) {
+    AxisReview review = row.review();
+    Progress progress = row.progress();
+    HBox top = top(review.axis(), knots(review));
     HBox steps = new HBox(6);
     steps.setMinWidth(Region.USE_PREF_SIZE);
     steps.setAlignment(Pos.CENTER_LEFT);
@@ -168,11 +179,10 @@ final class AxisRow {
   }
 
   /** Controller, link, drive, motor, machine in words, joined by the thread. */
-  private Node thread(AxisReview review) {
+  private Node thread(List<String> knots) {
     HBox thread = new HBox(0);
     thread.setAlignment(Pos.CENTER_LEFT);
     HBox.setHgrow(thread, Priority.ALWAYS);
-    List<String> knots = knots(review);
     for (int i = 0; i < knots.size(); i++) {
       if (i > 0) {
         Region stroke = new Region();
@@ -198,16 +208,21 @@ final class AxisRow {
   }
 
   private List<String> knots(AxisReview review) {
+    List<String> knots = parts(review.axis());
+    knots.add(1, review.signalPath().flatMap(AxisRow::link).orElse("no link"));
+    knots.set(knots.size() - 1, machine(review));
+    return knots;
+  }
+
+  /** Controller, drive, motor and machine. */
+  private List<String> parts(Axis axis) {
     Project project = desk.session().project();
-    Axis axis = review.axis();
     List<String> knots = new ArrayList<>();
     knots.add(
         id(axis.controller())
             .flatMap(project::controller)
             .map(Controller::name)
             .orElse("no controller"));
-    Optional<SignalPath> path = review.signalPath();
-    knots.add(path.flatMap(AxisRow::link).orElse("no link"));
     knots.add(
         id(axis.drive())
             .flatMap(project::drive)
@@ -215,7 +230,7 @@ final class AxisRow {
             .map(DriveSheet::name)
             .orElse("no drive"));
     knots.add(id(axis.motor()).flatMap(project::motor).map(this::motor).orElse("no motor"));
-    knots.add(machine(review));
+    knots.add(machine(axis));
     return knots;
   }
 
@@ -238,10 +253,12 @@ final class AxisRow {
     return desk.units().text(watts / 1000, unimotus.core.quantity.MeasureUnit.KILOWATT);
   }
 
+  private static String machine(Axis axis) {
+    return axis.mechanics().getClass().getSimpleName().toLowerCase(Locale.ROOT);
+  }
+
   private String machine(AxisReview review) {
-    Mechanics mechanics = review.axis().mechanics();
-    String kind = mechanics.getClass().getSimpleName().toLowerCase(Locale.ROOT);
-    return kind
+    return machine(review.axis())
         + ", "
         + desk.units().text(review.axis().reference().speedAtFull(), review.numberUnit());
   }

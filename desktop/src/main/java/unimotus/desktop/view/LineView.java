@@ -15,6 +15,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
+import unimotus.core.machine.Axis;
 import unimotus.core.proof.Verdict;
 import unimotus.core.quantity.Count;
 import unimotus.core.review.AxisReview;
@@ -76,11 +77,31 @@ final class LineView implements View {
   @Override
   public void refresh() {
     rows.getChildren().clear();
-    List<AxisReview> axes = desk.session().review().axes();
-    if (axes.isEmpty()) {
+    if (desk.session().project().axes().isEmpty()) {
       rows.getChildren().add(welcome());
-      return;
+    } else if (desk.isChecked()) {
+      show(desk.session().review().axes());
+    } else {
+      showUnchecked(desk.session().project().axes());
     }
+  }
+
+  /** What is known before the rules were asked: the axes, and what they are made of. */
+  private void showUnchecked(List<Axis> axes) {
+    AxisRow row = new AxisRow(desk);
+    rows.getChildren()
+        .addAll(
+            Parts.flow(
+                14,
+                Parts.label(desk.session().project().name(), "ink-title"),
+                Parts.label(
+                    Count.of(axes.size(), "axis", "axes") + ", being checked", "ink-label")),
+            controls(axes.size()));
+    // Those that fit on a screen: the rest stand there a moment later.
+    axes.stream().limit(ROOMY_AXES).forEach(axis -> rows.getChildren().add(row.unchecked(axis)));
+  }
+
+  private void show(List<AxisReview> axes) {
     Overview overview = Overview.of(axes, desk::progress, this::verdicts);
     rows.getChildren()
         .addAll(

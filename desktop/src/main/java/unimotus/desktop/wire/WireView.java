@@ -224,6 +224,11 @@ public final class WireView implements View {
   }
 
   private void seek() {
+    if (sought != null && !allPoints && board.find(sought).isEmpty()) {
+      // Points that carry no wire are not shown: what somebody was led to is.
+      togglePoints();
+      return;
+    }
     board
         .find(find.getText())
         .ifPresentOrElse(
