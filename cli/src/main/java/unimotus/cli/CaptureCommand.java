@@ -9,6 +9,8 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import unimotus.devices.modbus.explain.ExplainedFrame;
+import unimotus.formats.capture.CaptureFile;
+import unimotus.workbench.capture.CapturedTelegrams;
 import unimotus.workbench.capture.Captures;
 import unimotus.workbench.capture.Frame;
 
@@ -18,7 +20,8 @@ import unimotus.workbench.capture.Frame;
     mixinStandardHelpOptions = true,
     description = {
       "Lists the Modbus frames of a capture (pcap or pcapng): TCP, serial frames over TCP, or bare",
-      "serial frames. Exit status 1 where a frame is wrong or bytes are in none or missing."
+      "serial frames. With --telegrams those of a process-data fieldbus (EtherCAT), in Ethernet frames",
+      "or UDP. Exit status 1 where a frame is wrong or bytes are in none or missing."
     },
     footer = {"", "Example: unimotus capture line.pcapng --port 502"})
 final class CaptureCommand implements Callable<Integer> {
@@ -36,8 +39,14 @@ final class CaptureCommand implements Callable<Integer> {
       description = "The port that is asked. Default: ${DEFAULT-VALUE}.")
   private int port;
 
+  @Option(names = "--telegrams", description = "Lists telegrams of a process-data fieldbus.")
+  private boolean telegrams;
+
   @Override
   public Integer call() throws IOException {
+    if (telegrams) {
+      return telegrams();
+    }
     Captures.Read read = Captures.read(file, port);
     boolean sound =
         read.rest().isEmpty()
@@ -73,6 +82,36 @@ final class CaptureCommand implements Callable<Integer> {
             read.passedOver(),
             read.missing() == 0 ? "" : ", %d missing".formatted(read.missing()));
     return sound ? 0 : 1;
+  }
+
+  private int telegrams() throws IOException {
+    CapturedTelegrams read = CapturedTelegrams.of(CaptureFile.read(file));
+    if (output.isJson()) {
+      output.document(
+          Output.map(
+              "packets", read.packets(),
+              "telegrams",
+                  read.lines().stream()
+                      .map(
+                          l ->
+                              Output.map(
+                                  "seconds", l.seconds(),
+                                  "datagrams", l.words(),
+                                  "fault", l.fault()))
+                      .toList()));
+    } else {
+      for (CapturedTelegrams.Line line : read.lines()) {
+        output
+            .text()
+            .printf(
+                "%10.6f  %s%s%n",
+                line.seconds(),
+                String.join("; ", line.words()),
+                line.fault().isEmpty() ? "" : "! " + line.fault());
+      }
+      output.text().printf("%d telegrams in %d packets%n", read.lines().size(), read.packets());
+    }
+    return read.lines().stream().allMatch(l -> l.fault().isEmpty()) ? 0 : 1;
   }
 
   private static Object map(Frame frame) {

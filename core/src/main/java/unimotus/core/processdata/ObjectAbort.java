@@ -4,6 +4,7 @@ package unimotus.core.processdata;
 public enum ObjectAbort {
   WRITE_ONLY(0x06010001, "read of an object that can only be written"),
   READ_ONLY(0x06010002, "write to an object that can only be read"),
+  NOT_CLOSED(0x06010003, "subindex 0 must be 0 first"),
   NO_OBJECT(0x06020000, "the object does not exist"),
   LENGTH(0x06070010, "the length of the data does not fit"),
   TOO_LONG(0x06070012, "the data are too long"),

@@ -200,7 +200,7 @@ public record StartUpCheck(List<Row> rows) {
           ? refused(
               number,
               command,
-              ObjectAbort.WRONG_STATE,
+              ObjectAbort.NOT_CLOSED,
               "0x%04X:0 is not set to 0 before".formatted(command.index()))
           : new Row(number, command, Verdict.TAKEN, null, "");
     }

@@ -129,12 +129,15 @@ class EsiReaderTest {
             StartUpCommand.number("PS", 0x1601, 1, 0x60400010L, 4, ""),
             StartUpCommand.number("PS", 0x1601, 2, 0x20000010L, 4, ""),
             StartUpCommand.number("PS", 0x1601, 3, 0x5FFF0010L, 4, ""),
-            StartUpCommand.number("PS", 0x1601, 4, 0x00000008L, 4, ""));
+            StartUpCommand.number("PS", 0x1601, 4, 0x00000008L, 4, ""),
+            // Never closed: 0x06010003, subindex 0 must be 0 first.
+            StartUpCommand.number("PS", 0x1A01, 1, 0x60410010L, 4, ""));
     assertThat(StartUpCheck.of(drive, commands).refused())
         .extracting(StartUpCheck.Row::number, StartUpCheck.Row::abort)
         .containsExactly(
             org.assertj.core.groups.Tuple.tuple(3, ObjectAbort.NOT_MAPPABLE),
-            org.assertj.core.groups.Tuple.tuple(4, ObjectAbort.NO_OBJECT));
+            org.assertj.core.groups.Tuple.tuple(4, ObjectAbort.NO_OBJECT),
+            org.assertj.core.groups.Tuple.tuple(6, ObjectAbort.NOT_CLOSED));
   }
 
   @Test

@@ -102,7 +102,11 @@ class StartUpCampaignTest {
         continue;
       }
       tried++;
-      int at = random.nextInt(commands.size() + 1);
+      // A list that was opened again takes nothing more; while it is closed it would.
+      int at =
+          expected == ObjectAbort.NOT_CLOSED
+              ? commands.size()
+              : random.nextInt(commands.size() + 1);
       commands.add(at, spoilt);
       List<StartUpCheck.Row> refused = StartUpCheck.of(station, commands).refused();
       assertThat(refused).as("%s in %s", spoilt, commands).hasSize(1);
@@ -137,6 +141,7 @@ class StartUpCampaignTest {
               ? null
               : command(one.index(), part.subindex(), least - 1, bytes);
       case WRONG_STATE -> StartUpCommand.number("SO", 0x1C12, 0, 0, 1, "image told too late");
+      case NOT_CLOSED -> StartUpCommand.number("PS", 0x1C13, 1, 0x1A00, 2, "put in while open");
       default -> null;
     };
   }

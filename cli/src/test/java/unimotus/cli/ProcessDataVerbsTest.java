@@ -9,12 +9,20 @@ import java.io.PrintWriter;
 import java.io.StringWriter;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.Arrays;
+import java.util.HexFormat;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import unimotus.formats.capture.CaptureFile;
+import unimotus.formats.capture.Packet;
 
-/** The verb {@code esi}: a right station, spoilt ones and incomplete ones. */
-class EsiCommandTest {
+/**
+ * The verb {@code esi}, and telegrams in {@code frame} and {@code capture}: a right station, spoilt
+ * ones and incomplete ones.
+ */
+class ProcessDataVerbsTest {
   @TempDir private Path folder;
   private StringWriter out;
   private StringWriter err;
@@ -128,5 +136,40 @@ class EsiCommandTest {
         .contains("0x68C2:1")
         .contains("time of the frames");
     assertThat(run("esi", "frequency-drive", "--cycle", "0")).isEqualTo(2);
+  }
+
+  /** A station at PRE-OP that refused a change, by hand. */
+  @Test
+  void aTelegramIsTakenApart() {
+    String bytes = "0E 10 04 07 01 10 30 01 02 00 00 00 12 00 01 00";
+    assertThat(run("frame", "--telegram", bytes)).isZero();
+    assertThat(out.toString()).contains("FPRD").contains("station 0x1001").contains("PRE-OP");
+    assertThat(run("frame", "--telegram", "0E 40")).isEqualTo(1);
+    assertThat(out.toString()).contains("! byte 1: type 4");
+    assertThat(run("frame", "--telegram", "--serial", bytes)).isEqualTo(2);
+    assertThat(err.toString()).contains("--telegram takes bytes only");
+  }
+
+  @Test
+  void telegramsOfACaptureAreListedAndADamagedOneIsTold() throws IOException {
+    byte[] head = HexFormat.of().parseHex("ffffffffffff02000000000188a4");
+    byte[] good = HexFormat.of().parseHex("0e100407011030010200000012000100");
+    byte[] bad = HexFormat.of().parseHex("0e400407011030010200000012000100");
+    Path file = folder.resolve("bus.pcap");
+    CaptureFile.write(
+        file, Packet.ETHERNET, List.of(packet(0, head, good), packet(1_000_000, head, bad)));
+    assertThat(run("capture", file.toString(), "--telegrams")).isEqualTo(1);
+    assertThat(out.toString())
+        .contains("FPRD 7 0x01301001, 2 bytes, counter 1")
+        .contains("0.001000  ! byte 1: type 4")
+        .contains("2 telegrams in 2 packets");
+    CaptureFile.write(file, Packet.ETHERNET, List.of(packet(0, head, good)));
+    assertThat(run("capture", file.toString(), "--telegrams", "--json")).isZero();
+  }
+
+  private static Packet packet(long at, byte[] head, byte[] telegram) {
+    byte[] all = Arrays.copyOf(head, head.length + telegram.length);
+    System.arraycopy(telegram, 0, all, head.length, telegram.length);
+    return new Packet(at, Packet.ETHERNET, all);
   }
 }
