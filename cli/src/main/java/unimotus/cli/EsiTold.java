@@ -5,6 +5,8 @@ import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
+import java.util.TreeSet;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.Direction;
 import unimotus.core.esi.EsiModule;
@@ -71,6 +73,11 @@ final class EsiTold {
           file.description().vendorName(),
           file.description().devices().size(),
           file.description().modules().size());
+    }
+    Set<String> unread = new TreeSet<>();
+    files.forEach(f -> unread.addAll(f.unread()));
+    if (!unread.isEmpty()) {
+      out.println("not used of it: " + String.join(", ", unread));
     }
     faults.forEach(f -> out.println("damaged: " + f.getMessage()));
     for (StationSetup station : stations) {

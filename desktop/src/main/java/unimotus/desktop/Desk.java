@@ -122,7 +122,7 @@ public final class Desk {
    * everything can be edited; what asks for findings or evidence waits.
    */
   public boolean isChecked() {
-    return evidence.isDone();
+    return evidence.isDone() && !evidence.isCompletedExceptionally();
   }
 
   /** What is armed to write to a device; null while nothing is. */

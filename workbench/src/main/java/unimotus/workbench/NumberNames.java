@@ -9,6 +9,7 @@ import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.quantity.DecimalText;
+import unimotus.core.sheet.DriveIdentity;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingDefinition;
 
@@ -21,6 +22,10 @@ public final class NumberNames {
     Set<String> names = new HashSet<>();
     for (DriveSheet sheet : session.sheets().all(DriveSheet.class)) {
       sheet.settings().stream().map(SettingDefinition::code).forEach(names::add);
+      DriveIdentity identity = sheet.identity();
+      if (identity != null) {
+        names.add(identity.minimumFirmware());
+      }
     }
     names(session.project()).map(DecimalText::in).forEach(names::addAll);
     return names;

@@ -14,11 +14,11 @@ import org.jspecify.annotations.Nullable;
 public record Slots(int most, int pdoStep, int indexStep, List<Slot> slots) {
 
   /**
-   * One slot, or several alike.
+   * One slot.
    *
    * @param name its name
-   * @param least how many modules must stand in it
-   * @param most how many can
+   * @param least 1 where a module must stand in it
+   * @param most 1, or what the description says of a slot that stands once
    * @param delivered the module as delivered; null where it is empty then
    * @param allowed the modules that fit
    */

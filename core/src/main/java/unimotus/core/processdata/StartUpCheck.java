@@ -8,6 +8,7 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.DictionaryObject;
 import unimotus.core.esi.EsiModule;
+import unimotus.core.esi.Mailbox;
 import unimotus.core.esi.ObjectDictionary;
 import unimotus.core.esi.ObjectPart;
 import unimotus.core.esi.Slots;
@@ -34,7 +35,7 @@ public record StartUpCheck(List<Row> rows) {
    * @param number its place in the list, from 1
    * @param command what is written
    * @param verdict what comes of it
-   * @param abort what the device would refuse it with; null where it would not
+   * @param abort what the device would answer; null where it takes it, or cannot answer at all
    * @param why the numbers behind it; empty where nothing is to be said
    */
   public record Row(
@@ -100,8 +101,10 @@ public record StartUpCheck(List<Row> rows) {
     }
 
     private Row row(int number, StartUpCommand command) {
-      if (command.transition().equals("IP") && station.device().mailbox() == null) {
-        return refused(number, command, ObjectAbort.WRONG_STATE, "the device has no mailbox");
+      Mailbox mailbox = station.device().mailbox();
+      if (mailbox == null || !mailbox.objects()) {
+        return new Row(
+            number, command, Verdict.REFUSED, null, "the device has no mailbox for objects");
       }
       if (known.isEmpty()) {
         return new Row(

@@ -71,9 +71,12 @@ public enum StateCode {
       0x0037,
       "the period of the second signal is not valid",
       "Take a clock mode of the description."),
+  MAILBOX_AOE(0x0041, "addressed access over the mailbox fails", "See the device's manual."),
   MAILBOX_EOE(0x0042, "Ethernet over the mailbox fails", "See the device's manual."),
   MAILBOX_COE(0x0043, "objects over the mailbox fail", "See the device's manual."),
   MAILBOX_FOE(0x0044, "files over the mailbox fail", "See the device's manual."),
+  MAILBOX_SOE(0x0045, "servo access over the mailbox fails", "See the device's manual."),
+  MAILBOX_VOE(0x004F, "the manufacturer's own mailbox fails", "See the device's manual."),
   NO_EEPROM(0x0050, "the EEPROM cannot be reached", "Give the device access to it."),
   EEPROM(0x0051, "the EEPROM has an error", "Write the description's content anew."),
   RESTARTED(0x0060, "the device restarted by itself", "Look at its supply."),
@@ -124,6 +127,6 @@ public enum StateCode {
                     code,
                     code >= FIRST_OF_MANUFACTURER
                         ? "a code of the manufacturer's own"
-                        : "not in the published table"));
+                        : "not known to this program"));
   }
 }

@@ -11,6 +11,7 @@ import unimotus.core.esi.DeviceDescription;
 import unimotus.core.esi.Direction;
 import unimotus.core.esi.EsiDevice;
 import unimotus.core.esi.EsiModule;
+import unimotus.core.esi.Mailbox;
 import unimotus.core.esi.Pdo;
 import unimotus.core.esi.Slots;
 import unimotus.core.esi.Slots.Slot;
@@ -121,6 +122,7 @@ public record StationSetup(
       }
     }
     exclusions(all, in, doubts);
+    imageNotTold(all, in, doubts);
     Set<Integer> unknown = new HashSet<>(Objects.requireNonNullElse(chosen, Set.of()));
     all.forEach(p -> unknown.remove(p.index()));
     unknown.stream()
@@ -134,6 +136,21 @@ public record StationSetup(
                             .formatted(p, device.type()),
                         "Choose another, or the revision that has it.")));
     return doubts;
+  }
+
+  /** An image that is not the delivered one has to be told, and not every device can be. */
+  private void imageNotTold(List<Pdo> all, Set<Integer> in, List<SetupDoubt> doubts) {
+    Mailbox mailbox = device.mailbox();
+    Set<Integer> delivered = new HashSet<>();
+    all.stream().filter(p -> p.syncManager() != null).forEach(p -> delivered.add(p.index()));
+    if (!in.equals(delivered) && (mailbox == null || !mailbox.assigns())) {
+      doubts.add(
+          new SetupDoubt(
+              SetupDoubt.Kind.NOT_TOLD,
+              "%s cannot be told what is in its image, and another one is chosen than as delivered"
+                  .formatted(device.type()),
+              "Take the image as delivered."));
+    }
   }
 
   private static void exclusions(List<Pdo> all, Set<Integer> in, List<SetupDoubt> doubts) {

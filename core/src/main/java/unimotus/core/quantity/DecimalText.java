@@ -22,6 +22,10 @@ public record DecimalText(char mark, Set<String> names) {
   private static final Pattern DECIMAL =
       Pattern.compile("(?<![\\w.:])(?<![^\\d]/)\\d+\\.\\d+(?!\\w|\\.\\w)");
 
+  /** Before the number of a clause or table that is cited, and before a version. */
+  private static final Pattern CITED =
+      Pattern.compile("\\b(?:(?:IEC|ISO|EN|IEEE) [\\w/-]+|table|[Ff]irmware(?: is)?|[Vv]ersion) $");
+
   private static final Pattern UNIT = Pattern.compile("\\G\\s?([%°Ω]|[\\p{L}][^\\s,;.)]*)");
 
   /** Takes a copy. */
@@ -41,6 +45,9 @@ public record DecimalText(char mark, Set<String> names) {
   }
 
   private boolean isNumber(String text, MatchResult number) {
+    if (CITED.matcher(text.substring(0, number.start())).find()) {
+      return false;
+    }
     if (!names.contains(number.group())) {
       return true;
     }

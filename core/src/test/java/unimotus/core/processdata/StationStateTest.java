@@ -49,7 +49,9 @@ class StationStateTest {
     "0x0035, cycle time",
     "0x0070, modules",
     "0x8001, manufacturer",
-    "0x0FFF, not in the published table"
+    "0x0041, mailbox",
+    "0x004F, mailbox",
+    "0x0FFF, not known"
   })
   void codesAreTold(String code, String words) {
     assertThat(StateCode.told(Integer.decode(code))).contains(words);

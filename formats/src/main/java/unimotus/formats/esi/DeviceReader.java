@@ -18,6 +18,8 @@ import unimotus.core.esi.SyncManager;
 
 /** Reads a device or a module: both are made of the same elements. */
 final class DeviceReader {
+  private static final int MOST_SLOTS = 256;
+
   private final Element at;
   private final int line;
   private final int column;
@@ -232,12 +234,33 @@ final class DeviceReader {
     at.children(
         slot -> {
           if (slot.equals("Slot")) {
-            read.add(slot());
+            addEach(slot(), read);
           } else {
             at.unread();
           }
         });
     slots = new Slots(most, pdoStep, indexStep, read);
+  }
+
+  /**
+   * A slot that can stand several times is that many slots; as delivered only the first is filled.
+   */
+  private void addEach(Slots.Slot slot, List<Slots.Slot> into) {
+    if (slot.most() > MOST_SLOTS) {
+      at.fault(
+          "slot '%s' can stand %d times; expected at most %d, the first are kept"
+              .formatted(slot.name(), slot.most(), MOST_SLOTS));
+    }
+    int count = Math.max(1, Math.min(slot.most(), MOST_SLOTS));
+    for (int i = 0; i < count; i++) {
+      into.add(
+          new Slots.Slot(
+              slot.name(),
+              i < slot.least() ? 1 : 0,
+              1,
+              i < Math.max(1, slot.least()) ? slot.delivered() : null,
+              slot.allowed()));
+    }
   }
 
   private Slots.Slot slot() throws XMLStreamException {

@@ -119,6 +119,46 @@ class EsiReaderTest {
     assertThat(StartUpCheck.of(drive, MappingObjects.of(drive)).refused()).isEmpty();
   }
 
+  @Test
+  void aDeviceThatCannotBeToldItsImageKeepsTheDeliveredOne() throws IOException {
+    DescriptionFile file =
+        read(shipped("frequency-drive").replace("PdoAssign=\"1\"", "PdoAssign=\"0\""));
+    StationSetup drive =
+        StationSetup.delivered(file.description(), file.description().devices().get(0));
+    assertThat(drive.doubts()).isEmpty();
+    assertThat(drive.withChosen(java.util.Set.of(0x1601, 0x1A01)).doubts())
+        .singleElement()
+        .asString()
+        .contains("cannot be told");
+  }
+
+  @Test
+  void aDeviceWithoutMailboxTakesNoCommand() throws IOException {
+    DescriptionFile file =
+        read(shipped("frequency-drive").replaceAll("(?s)<Mailbox.*?</Mailbox>", ""));
+    StationSetup drive =
+        StationSetup.delivered(file.description(), file.description().devices().get(0));
+    assertThat(
+            StartUpCheck.of(drive, List.of(StartUpCommand.number("PS", 0x6060, 0, 2, 1, "")))
+                .refused())
+        .singleElement()
+        .asString()
+        .contains("no mailbox");
+  }
+
+  @Test
+  void aSlotThatStandsSeveralTimesIsSeveralSlots() throws IOException {
+    String several =
+        shipped("two-axis-servo")
+            .replace(
+                "MinInstances=\"0\" MaxInstances=\"1\"", "MinInstances=\"0\" MaxInstances=\"3\"");
+    DescriptionFile file = read(several);
+    StationSetup servo =
+        StationSetup.delivered(file.description(), file.description().devices().get(1));
+    assertThat(servo.modules()).hasSize(4);
+    assertThat(ProcessImage.of(servo).bytes(Direction.OUTPUTS)).isEqualTo(24);
+  }
+
   /** 0x06040041: the object cannot be mapped (CiA 301, from memory). */
   @Test
   void whatCannotBeInTheImageIsRefusedThere() {
