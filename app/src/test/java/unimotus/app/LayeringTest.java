@@ -129,6 +129,7 @@ class LayeringTest {
               "unimotus.devices.modbus..",
               "unimotus.devices.registers..",
               "unimotus.devices.serial..",
+              "unimotus.devices.ethercat..",
               "unimotus.core.fieldbus..");
 
   /** What starts stand-ins and what searches a bus has to know which one it is. */
@@ -138,13 +139,14 @@ class LayeringTest {
           .that()
           .resideInAPackage("unimotus.workbench.live..")
           .and()
-          .haveNameNotMatching(".*\\.(StandIns|DeviceSearch)(\\$.*)?")
+          .haveNameNotMatching(".*\\.(StandIns|DeviceSearch|StationStandIns|StationSearch)(\\$.*)?")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(
               "unimotus.devices.modbus..",
               "unimotus.devices.registers..",
               "unimotus.devices.serial..",
+              "unimotus.devices.ethercat..",
               "unimotus.core.fieldbus..");
 
   @ArchTest

@@ -65,6 +65,7 @@ final class LongLine {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

@@ -16,6 +16,8 @@ import unimotus.devices.modbus.Route;
 import unimotus.devices.serial.Parity;
 import unimotus.devices.serial.SerialSettings;
 import unimotus.workbench.live.StandIns;
+import unimotus.workbench.live.StationSearch;
+import unimotus.workbench.live.StationStandIns;
 
 /** {@code serve FILE}: the drives of a project answer on the loopback address. */
 @Command(
@@ -23,14 +25,23 @@ import unimotus.workbench.live.StandIns;
     mixinStandardHelpOptions = true,
     description = {
       "Simulated drives, each with its motor and load: Modbus TCP or serial frames over TCP on the",
-      "loopback address, or a serial port that exists only in this machine.",
+      "loopback address, a serial port that exists only in this machine, or stations of a",
+      "process-data fieldbus behind a coupler: UDP on the loopback address, or --interface.",
       "They answer until the program is ended, or for --seconds."
     },
-    footer = {"", "Example: unimotus serve demo --port 5020 --profile cia402"})
+    footer = {
+      "",
+      "Example: unimotus serve demo --port 5020 --profile cia402",
+      "         unimotus serve demo --over ethercat --port 34980"
+    })
 final class ServeCommand implements Callable<Integer> {
   private static final String NO_PARITY =
       "a pseudo-terminal has no parity: set the client to none; one that insists on parity is"
           + " refused by the system (invalid argument)";
+
+  private static final String ETHERCAT = "ethercat";
+  private static final int PORT = 5020;
+  private static final int MOST_WATCHDOG = 6500;
 
   @Mixin private ProjectInput input;
   @Mixin private Output output;
@@ -38,9 +49,8 @@ final class ServeCommand implements Callable<Integer> {
   @Option(
       names = "--port",
       paramLabel = "N",
-      description = "Port, 0 for any that is free. Default: ${DEFAULT-VALUE}.",
-      defaultValue = "5020")
-  private int port;
+      description = "Port, 0 for any that is free. Default: 5020; of stations 34980.")
+  private @Nullable Integer port;
 
   @Option(
       names = "--profile",
@@ -54,8 +64,8 @@ final class ServeCommand implements Callable<Integer> {
       names = "--over",
       paramLabel = "W",
       description =
-          "How they are spoken to: tcp, rtu-over-tcp, or serial, a port that exists only in this"
-              + " machine. Default: ${DEFAULT-VALUE}.",
+          "How they are spoken to: tcp, rtu-over-tcp, serial (a port that exists only in this"
+              + " machine), or ethercat. Default: ${DEFAULT-VALUE}.",
       defaultValue = "tcp")
   private String over;
 
@@ -66,34 +76,80 @@ final class ServeCommand implements Callable<Integer> {
       defaultValue = "19200")
   private int baud;
 
+  @Option(
+      names = "--interface",
+      paramLabel = "I",
+      description =
+          "An interface where stations answer to Ethernet frames, instead of UDP; needs a right of"
+              + " the system.")
+  private @Nullable String interfaceName;
+
+  @Option(
+      names = "--watchdog",
+      paramLabel = "MS",
+      description =
+          "How long stations wait for outputs in OP, in ms, from power on. Default:"
+              + " ${DEFAULT-VALUE}.",
+      defaultValue = "100")
+  private int watchdog;
+
   @Option(names = "--seconds", paramLabel = "S", description = "How long; 0 until ended.")
   private long seconds;
 
   @Override
   public Integer call() throws IOException, InterruptedException {
     ProjectInput.Line line = input.read();
+    if (over.equals(ETHERCAT)) {
+      return serveStations(line);
+    }
     try (StandIns standIns =
         StandIns.start(
             line.project(), line.sheets(), place(), StandIns.profile(profile), System::nanoTime)) {
       tell(standIns, StandIns.without(line.project(), line.sheets()));
-      CountDownLatch ended = new CountDownLatch(1);
-      if (seconds > 0) {
-        boolean interrupted = ended.await(seconds, TimeUnit.SECONDS);
-        return interrupted ? 1 : 0;
+      untilEnded();
+    }
+    return 0;
+  }
+
+  private void untilEnded() throws InterruptedException {
+    if (seconds > 0) {
+      TimeUnit.SECONDS.sleep(seconds);
+    } else {
+      new CountDownLatch(1).await();
+    }
+  }
+
+  private int serveStations(ProjectInput.Line line) throws IOException, InterruptedException {
+    if (watchdog < 0 || watchdog > MOST_WATCHDOG) {
+      throw new IllegalArgumentException(
+          "--watchdog %d; expected 0 to %d ms, 0 for never".formatted(watchdog, MOST_WATCHDOG));
+    }
+    StationStandIns.Place stationPlace =
+        interfaceName == null
+            ? StationStandIns.udp(port == null ? StationSearch.PORT : port)
+            : StationStandIns.ethernet(interfaceName);
+    try (StationStandIns stations =
+        StationStandIns.start(line.project(), line.sheets(), stationPlace, System::nanoTime)) {
+      stations.stations().forEach(s -> s.station().watchdog(watchdog));
+      if (output.isJson()) {
+        output.document(ServedStations.document(stations));
+      } else {
+        ServedStations.print(stations, output.text());
       }
-      ended.await();
+      untilEnded();
     }
     return 0;
   }
 
   private StandIns.Place place() {
+    int number = port == null ? PORT : port;
     return switch (over) {
-      case "tcp" -> StandIns.tcp(port);
-      case "rtu-over-tcp" -> StandIns.serialOverTcp(port);
+      case "tcp" -> StandIns.tcp(number);
+      case "rtu-over-tcp" -> StandIns.serialOverTcp(number);
       case "serial" -> StandIns.serial(new SerialSettings(baud, Parity.NONE, 2));
       default ->
           throw new IllegalArgumentException(
-              "--over '%s' is not one of tcp, rtu-over-tcp, serial".formatted(over));
+              "--over '%s' is not one of tcp, rtu-over-tcp, serial, ethercat".formatted(over));
     };
   }
 

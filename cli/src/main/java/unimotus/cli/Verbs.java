@@ -20,6 +20,7 @@ final class Verbs {
     ALL.put("stops", StopsCommand.class);
     ALL.put("settings", SettingsCommand.class);
     ALL.put("serve", ServeCommand.class);
+    ALL.put("scan", ScanCommand.class);
     ALL.put("frame", FrameCommand.class);
     ALL.put("capture", CaptureCommand.class);
     ALL.put("word", WordCommand.class);

@@ -7,6 +7,7 @@ import com.fasterxml.jackson.databind.ObjectMapper;
 import java.io.IOException;
 import java.io.PrintWriter;
 import java.io.StringWriter;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
@@ -15,8 +16,10 @@ import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
+import unimotus.core.machine.Project;
 import unimotus.formats.capture.CaptureFile;
 import unimotus.formats.capture.Packet;
+import unimotus.formats.project.ProjectFile;
 
 /**
  * The verb {@code esi}, and telegrams in {@code frame} and {@code capture}: a right station, spoilt
@@ -171,5 +174,49 @@ class ProcessDataVerbsTest {
     byte[] all = Arrays.copyOf(head, head.length + telegram.length);
     System.arraycopy(telegram, 0, all, head.length, telegram.length);
     return new Packet(at, Packet.ETHERNET, all);
+  }
+
+  @Test
+  void imagesAndStartUpListsOfAProjectAreWritten() throws IOException {
+    Path images = folder.resolve("images.csv");
+    assertThat(run("export", "demo", "--kind", "process-data", "--out", images.toString()))
+        .isZero();
+    // Coupler: 8 bits and two words out; 8 bits and twice five values and a gap in.
+    assertThat(Files.readAllLines(images))
+        .contains(
+            "station,direction,byte,bit,bits,name,type,object",
+            "Dock coupler,outputs,1,0,16,Output 1,INT,0x7030:1",
+            "Dock coupler,inputs,1,4,11,padding of 11 bit,,",
+            "Slicer drive,outputs,4,0,32,Target position,DINT,0x607A:0",
+            "Slicer drive,outputs,12,0,16,Controlword,UINT,0x6840:0");
+    Path list = folder.resolve("list.csv");
+    assertThat(run("export", "demo", "--kind", "start-up", "--out", list.toString())).isZero();
+    assertThat(Files.readString(list))
+        .contains("Slicer drive,PS,0x60C2,1,1,1,Slicer X: interpolation time 1,taken,")
+        .contains("Slicer drive,PS,0x1C12,1,5632,2,Axis outputs,taken,")
+        .doesNotContain("refused");
+    Path bare = file("bare.unimotus.json", bare());
+    assertThat(run("export", bare.toString(), "--kind", "start-up", "--out", list.toString()))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("has no stations");
+  }
+
+  private static String bare() {
+    return new String(ProjectFile.write(Project.empty("Bare")), StandardCharsets.UTF_8);
+  }
+
+  @Test
+  void stationsAreServed() {
+    assertThat(run("serve", "demo", "--over", "ethercat", "--port", "0", "--seconds", "1"))
+        .isZero();
+    assertThat(out.toString())
+        .contains("station 0  Dock coupler: Coupler with four slots, revision 0x00010000")
+        .contains("station 1  Slicer drive: Two-axis servo drive, revision 2")
+        .contains("Target position");
+    assertThat(run("serve", "demo", "--over", "ethercat", "--watchdog", "-1", "--port", "0"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("--watchdog -1");
+    assertThat(run("serve", "demo", "--over", "ethercat", "--interface", "nosuch0")).isEqualTo(2);
+    assertThat(err.toString()).contains("'nosuch0'");
   }
 }

@@ -340,6 +340,7 @@ public final class Fixtures {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

@@ -58,6 +58,7 @@ public final class Lines {
         List.of(),
         List.of(),
         List.of(),
+        List.of(),
         List.of());
   }
 

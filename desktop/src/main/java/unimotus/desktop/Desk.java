@@ -71,6 +71,7 @@ public final class Desk {
   private final ObjectProperty<@Nullable WorkStep> step = new SimpleObjectProperty<>();
   private final BooleanProperty startingAxis = new SimpleBooleanProperty();
   private final BooleanProperty editingSheets = new SimpleBooleanProperty();
+  private final BooleanProperty onBus = new SimpleBooleanProperty();
   private final Path sheetFolder;
   private final ObjectProperty<Preferences> preferences;
   private final ReadOnlyObjectWrapper<Message> message =
@@ -102,6 +103,7 @@ public final class Desk {
     step.addListener((o, was, is) -> refresh());
     startingAxis.addListener((o, was, is) -> refresh());
     editingSheets.addListener((o, was, is) -> refresh());
+    onBus.addListener((o, was, is) -> refresh());
     preferences.addListener((o, was, is) -> refresh());
     if (!evidence.isDone()) {
       evidence.whenComplete((done, failure) -> Platform.runLater(() -> checked(failure)));
@@ -238,6 +240,7 @@ public final class Desk {
         () -> {
           startingAxis.set(false);
           editingSheets.set(false);
+          onBus.set(false);
           axisId.set(axis);
           step.set(station);
         });
@@ -272,6 +275,20 @@ public final class Desk {
   /** Whether the editor of device sheets stands in the middle. */
   public BooleanProperty editingSheets() {
     return editingSheets;
+  }
+
+  /** Whether the process-data fieldbus of the line stands in the middle. */
+  public BooleanProperty onBus() {
+    return onBus;
+  }
+
+  /** Looks at the process-data fieldbus of the line. */
+  public void showBus() {
+    together(
+        () -> {
+          show(axisId.get(), null);
+          onBus.set(true);
+        });
   }
 
   /** Where device sheets of the user's own are kept. */

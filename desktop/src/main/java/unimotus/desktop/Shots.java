@@ -85,6 +85,29 @@ final class Shots {
               d.editingSheets().set(true);
               press("#sheet-begin");
             }));
+    waiting.add(
+        new Shot(
+            "bus",
+            d -> {
+              d.showBus();
+              d.say("");
+              press("#station-slicer-drive");
+            }));
+    waiting.add(pressed("bus-coupler", "#station-dock-coupler"));
+    waiting.add(
+        new Shot(
+            "bus-start-up",
+            d -> {
+              press("#station-slicer-drive");
+              press("#bus-start_up");
+            }));
+    waiting.add(
+        new Shot(
+            "bus-objects",
+            d -> {
+              press("#bus-objects");
+              type("#bus-object-search", "velocity");
+            }));
     waiting.add(view("make-safe-begun", "rinse-drum", WorkStep.MAKE_SAFE));
     waiting.add(pressed("make-safe-running", "#run-faults"));
     waiting.add(new Shot("make-safe", d -> {}));

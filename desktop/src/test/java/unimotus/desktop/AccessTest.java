@@ -38,6 +38,9 @@ class AccessTest extends WindowTest {
       settle();
       look("map " + part);
     }
+    onWindow(desk::showBus);
+    settle();
+    look("bus");
     onWindow(desk::startAxis);
     settle();
     look("new axis");

@@ -53,6 +53,12 @@ class SizesTest extends WindowTest {
       fire("#side-" + part);
       look("set up " + part);
     }
+    for (String part : List.of("image", "start_up", "objects")) {
+      onWindow(desk::showBus);
+      fire("#station-dock-coupler");
+      fire("#bus-" + part);
+      look("bus " + part);
+    }
     onWindow(desk::startAxis);
     settle();
     look("new axis");

@@ -2,6 +2,7 @@ package unimotus.formats;
 
 import java.util.List;
 import java.util.Map;
+import unimotus.core.esi.StartUpCommand;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.fieldbus.RegisterTable;
@@ -10,6 +11,7 @@ import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.BoardPlace;
 import unimotus.core.machine.Borrowing;
+import unimotus.core.machine.BusStation;
 import unimotus.core.machine.CableLaying;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.ConductorSize;
@@ -257,6 +259,31 @@ final class Samples {
                 "photos/direction.jpg")),
         List.of(
             new BoardPlace("drive", BoardPlace.Side.LEFT),
-            new BoardPlace("plc", BoardPlace.Side.RIGHT)));
+            new BoardPlace("plc", BoardPlace.Side.RIGHT)),
+        List.of(
+            new BusStation(
+                "s1",
+                "Coupler",
+                "CP-4",
+                0xFFFF0001L,
+                0x301,
+                0x10000,
+                0,
+                List.of(),
+                null,
+                List.of(),
+                ""),
+            new BusStation(
+                "s2",
+                "Drive",
+                "FD-1",
+                0xFFFF0001L,
+                0x101,
+                0x10000,
+                7,
+                List.of(0x308L, 0L),
+                List.of(0x1601, 0x1A01),
+                List.of(StartUpCommand.number("PS", 0x6060, 0, 2, 1, "velocity")),
+                "drive")));
   }
 }

@@ -71,6 +71,7 @@ public final class AxisEdits {
         .forEach(d -> words.add(d.name()));
     project.motors().stream().filter(m -> !kept.contains(m.id())).forEach(m -> words.add(m.name()));
     count(words, project.wires().size() - next.wires().size(), "wire");
+    count(words, project.stations().size() - next.stations().size(), "station");
     count(words, project.stops().size() - next.stops().size(), "stop");
     count(words, project.readings().size() - next.readings().size(), "reading");
     return words;

@@ -92,6 +92,18 @@ public enum Export {
       ControllerCode.write(out, axis, block, from.clock());
       return block.body().size();
     }
+  },
+  PROCESS_DATA("process-data", ".csv", "places", Needs.LINE) {
+    @Override
+    int write(Source from, Path out) throws IOException {
+      return StationLists.writeImages(out, from.project());
+    }
+  },
+  START_UP("start-up", ".csv", "objects", Needs.LINE) {
+    @Override
+    int write(Source from, Path out) throws IOException {
+      return StationLists.writeStartUp(out, from.project());
+    }
   };
 
   /** What has to be there. */

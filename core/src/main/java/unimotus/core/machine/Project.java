@@ -27,6 +27,7 @@ import java.util.stream.Stream;
  * @param readings the evidence, in the order it was taken
  * @param board where devices were put on the wire board, from the top; one that is not named stands
  *     where the layout puts it
+ * @param stations the stations of the process-data fieldbus in the order of the cable
  */
 @RecordBuilder
 public record Project(
@@ -43,7 +44,8 @@ public record Project(
     List<DriveRecord> records,
     List<SafetyNote> notes,
     List<Reading> readings,
-    List<BoardPlace> board)
+    List<BoardPlace> board,
+    List<BusStation> stations)
     implements ProjectBuilder.With {
 
   /** Copies the lists and refuses ids that are used twice. */
@@ -61,12 +63,14 @@ public record Project(
     notes = List.copyOf(notes);
     readings = List.copyOf(readings);
     board = List.copyOf(board);
+    stations = List.copyOf(stations);
     unique("device", devices(controllers, drives, parts).map(Device::id));
     unique("motor", motors.stream().map(Motor::id));
     unique("axis", axes.stream().map(Axis::id));
     unique("wire", wires.stream().map(Wire::id));
     unique("stop", stops.stream().map(StopFunction::id));
     unique("record of drive", records.stream().map(DriveRecord::drive));
+    unique("station", stations.stream().map(BusStation::id));
     unique("device on the board", board.stream().map(BoardPlace::device));
   }
 
@@ -74,7 +78,7 @@ public record Project(
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
   }
 
   private static Stream<Device> devices(
@@ -230,6 +234,9 @@ public record Project(
         keptReadings,
         board.stream()
             .filter(b -> goneDrives.stream().noneMatch(g -> g.id().equals(b.device())))
+            .toList(),
+        stations.stream()
+            .filter(s -> goneDrives.stream().noneMatch(g -> g.id().equals(s.drive())))
             .toList());
   }
 

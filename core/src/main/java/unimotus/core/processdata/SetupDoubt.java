@@ -14,7 +14,7 @@ public record SetupDoubt(Kind kind, String seen, String remedy) {
     SLOT("a slot does not hold what it must"),
     MANDATORY("a process data object is missing"),
     EXCLUDED("two process data objects exclude each other"),
-    NOT_TOLD("the device cannot be told its image"),
+    NOT_TOLD("the device takes its image as delivered only"),
     UNKNOWN("a process data object is not known");
 
     private final String label;

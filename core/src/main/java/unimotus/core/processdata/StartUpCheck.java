@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.DictionaryObject;
+import unimotus.core.esi.Direction;
 import unimotus.core.esi.EsiModule;
 import unimotus.core.esi.Mailbox;
 import unimotus.core.esi.ObjectDictionary;
@@ -139,6 +140,15 @@ public record StartUpCheck(List<Row> rows) {
             number, command, ObjectAbort.READ_ONLY, "%s can only be read".formatted(part.name()));
       }
       int bytes = (part.bitLength() + Byte.SIZE - 1) / Byte.SIZE;
+      if (bytes > Long.BYTES && command.bytes() < bytes) {
+        return new Row(
+            number,
+            command,
+            Verdict.UNKNOWN,
+            null,
+            "%d bytes are written; %s (%s) has %d, and not every device takes fewer"
+                .formatted(command.bytes(), part.name(), part.dataType(), bytes));
+      }
       if (bytes > 0 && command.bytes() != bytes) {
         return refused(
             number,
@@ -196,16 +206,33 @@ public record StartUpCheck(List<Row> rows) {
         return new Row(number, command, Verdict.TAKEN, null, "");
       }
       Long length = open.get(command.index());
-      if (length != null && length == 0 && command.index() <= LAST_MAPPING) {
-        return ofMapped(number, command);
+      if (length == null || length != 0) {
+        return refused(
+            number,
+            command,
+            ObjectAbort.NOT_CLOSED,
+            "0x%04X:0 is not set to 0 before".formatted(command.index()));
       }
-      return length == null || length != 0
-          ? refused(
+      return command.index() <= LAST_MAPPING
+          ? ofMapped(number, command)
+          : ofAssigned(number, command);
+    }
+
+    /** What is assigned has to be a process data object of that direction. */
+    private Row ofAssigned(int number, StartUpCommand command) {
+      Direction direction =
+          command.index() == ASSIGN_OUTPUTS ? Direction.OUTPUTS : Direction.INPUTS;
+      boolean isThere =
+          station.available().stream()
+              .anyMatch(p -> p.index() == command.number() && p.direction() == direction);
+      return isThere
+          ? new Row(number, command, Verdict.TAKEN, null, "")
+          : refused(
               number,
               command,
-              ObjectAbort.NOT_CLOSED,
-              "0x%04X:0 is not set to 0 before".formatted(command.index()))
-          : new Row(number, command, Verdict.TAKEN, null, "");
+              ObjectAbort.RANGE,
+              "0x%04X is no process data object for %s"
+                  .formatted(command.number(), direction.label()));
     }
 
     /** What is put into the image: index, subindex and bits in one number; index 0 is padding. */
@@ -236,6 +263,15 @@ public record StartUpCheck(List<Row> rows) {
     private static Row refused(int number, StartUpCommand command, ObjectAbort abort, String why) {
       return new Row(number, command, Verdict.REFUSED, abort, why);
     }
+  }
+
+  /** The number a command writes, with the sign its object has; without one where none is known. */
+  public static long value(ObjectDictionary known, StartUpCommand command) {
+    return known
+        .object(command.index())
+        .flatMap(o -> o.part(command.subindex()))
+        .map(p -> Check.value(command, p))
+        .orElseGet(command::number);
   }
 
   /** The objects of a station: those of the device, and of its modules with their numbers there. */

@@ -147,7 +147,7 @@ public record StationSetup(
       doubts.add(
           new SetupDoubt(
               SetupDoubt.Kind.NOT_TOLD,
-              "%s cannot be told what is in its image, and another one is chosen than as delivered"
+              "%s takes its image as delivered only, and another one is chosen"
                   .formatted(device.type()),
               "Take the image as delivered."));
     }

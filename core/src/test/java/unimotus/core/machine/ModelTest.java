@@ -40,6 +40,7 @@ class ModelTest {
                     List.of(),
                     List.of(),
                     List.of(),
+                    List.of(),
                     List.of()))
         .hasMessageContaining("axis id 'belt' is used twice");
   }

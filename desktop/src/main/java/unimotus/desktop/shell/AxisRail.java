@@ -15,6 +15,7 @@ import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Styles;
 import unimotus.desktop.station.States;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
@@ -26,6 +27,7 @@ final class AxisRail extends VBox {
 
   private final Desk desk;
   private final AxisActions actions;
+  private final Button bus;
   private final VBox items = new VBox();
   private final VBox next = new VBox(6);
 
@@ -35,7 +37,10 @@ final class AxisRail extends VBox {
     getStyleClass().add("rail");
     setNarrow(false);
     Button line = item("line", "The whole line", () -> desk.show(desk.axisId().get(), null));
+    this.bus = item("bus", "Process-data bus", desk::showBus);
     line.setId("line-overview");
+    bus.setId("line-bus");
+    bus.managedProperty().bind(bus.visibleProperty());
     Region spring = new Region();
     VBox.setVgrow(spring, Priority.ALWAYS);
     next.setPadding(new Insets(12, 12, 16, 16));
@@ -44,7 +49,7 @@ final class AxisRail extends VBox {
     ScrollPane scrolled = Parts.scrolling(items);
     VBox.setVgrow(scrolled, Priority.NEVER);
     scrolled.setMinHeight(60);
-    getChildren().addAll(line, scrolled, add, spring, next);
+    getChildren().addAll(line, bus, scrolled, add, spring, next);
     setPadding(new Insets(10, 0, 0, 0));
     setOnKeyPressed(
         e -> {
@@ -77,10 +82,10 @@ final class AxisRail extends VBox {
       items.getChildren().add(item(axis));
     }
     Button line = (Button) getChildren().get(0);
-    line.getStyleClass().remove("chosen");
-    if (desk.step().get() == null && !desk.startingAxis().get()) {
-      line.getStyleClass().add("chosen");
-    }
+    boolean isLine = desk.step().get() == null && !desk.startingAxis().get();
+    Styles.choose(line, isLine && !desk.onBus().get());
+    Styles.choose(bus, isLine && desk.onBus().get());
+    bus.setVisible(!desk.session().project().stations().isEmpty() || desk.onBus().get());
     showNext();
   }
 

@@ -49,6 +49,9 @@ final class Overlays {
 
   /** What the guide calls the view that is open. */
   private String chapter() {
+    if (desk.onBus().get()) {
+      return "The process-data bus";
+    }
     WorkStep step = desk.step().get();
     return step == null ? "The whole line" : step.label();
   }

@@ -78,6 +78,7 @@ final class ProjectMenu extends MenuButton {
             does(
                 item("sheets", "Device sheets", "Shortcut+Shift+D"),
                 () -> desk.editingSheets().set(true)),
+            does(item("bus", "Process-data bus", null), desk::showBus),
             new SeparatorMenuItem(),
             units(),
             decimals(),

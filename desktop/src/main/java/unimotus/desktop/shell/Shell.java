@@ -145,7 +145,9 @@ public final class Shell extends StackPane {
     View next =
         desk.editingSheets().get()
             ? views.sheets()
-            : desk.startingAxis().get() ? views.newAxis() : views.of(desk.step().get());
+            : desk.startingAxis().get()
+                ? views.newAxis()
+                : desk.onBus().get() ? views.bus() : views.of(desk.step().get());
     if (next != shown) {
       shown = next;
       Node node = next.node();
@@ -175,13 +177,18 @@ public final class Shell extends StackPane {
     } else if (e.isAltDown() && e.getCode().isDigitKey()) {
       goTo(e.getCode().ordinal() - KeyCode.DIGIT0.ordinal());
       e.consume();
+    } else if (e.getCode() == KeyCode.F2 && desk.onBus().get()) {
+      views.bus().node().lookupAll("#station-name").forEach(Node::requestFocus);
+      e.consume();
     } else if (e.getCode() == KeyCode.F2) {
       actions.renameShown();
       e.consume();
-    } else if (isMoving(e)) {
+    } else if (isMoving(e) && !desk.onBus().get()) {
       actions.moveShown(e.getCode() == KeyCode.DOWN ? 1 : -1);
       e.consume();
-    } else if (e.isAltDown() && (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP)) {
+    } else if (e.isAltDown()
+        && !e.isShiftDown()
+        && (e.getCode() == KeyCode.DOWN || e.getCode() == KeyCode.UP)) {
       nextAxis(e.getCode() == KeyCode.DOWN ? 1 : -1);
       e.consume();
     } else if (e.isShortcutDown() && !isTyping() && isHistoryKey(e.getCode())) {

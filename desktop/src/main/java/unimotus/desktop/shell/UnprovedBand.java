@@ -38,7 +38,8 @@ final class UnprovedBand extends HBox {
         step != null
             && step.compareTo(WorkStep.MAKE_SAFE) > 0
             && !desk.startingAxis().get()
-            && !desk.editingSheets().get();
+            && !desk.editingSheets().get()
+            && !desk.onBus().get();
     AxisReview review = concerned ? desk.review().orElse(null) : null;
     boolean stands =
         concerned

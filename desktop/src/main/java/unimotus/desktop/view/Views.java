@@ -4,6 +4,7 @@ import java.util.HashMap;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
+import unimotus.desktop.bus.BusView;
 import unimotus.desktop.map.MapView;
 import unimotus.desktop.setup.SetUpView;
 import unimotus.desktop.sheet.SheetView;
@@ -35,6 +36,11 @@ public final class Views {
   /** The editor of device sheets. */
   public View sheets() {
     return made.computeIfAbsent("sheets", key -> new SheetView(desk));
+  }
+
+  /** The process-data fieldbus of the line. */
+  public View bus() {
+    return made.computeIfAbsent("bus", key -> new BusView(desk));
   }
 
   private View make(@Nullable WorkStep step) {

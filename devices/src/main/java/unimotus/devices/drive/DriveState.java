@@ -57,6 +57,17 @@ final class DriveState {
     this.state = poweredOn();
   }
 
+  /** The same drive, spoken to in the words of another mode of its profile. */
+  DriveState in(WordProfile next) {
+    DriveState other = new DriveState(next);
+    other.state = other.first(s -> s.name().equals(state.name())).orElse(other.state);
+    other.control = control;
+    other.permitted = permitted;
+    other.quickStop = quickStop;
+    other.awaitsNewCommand = awaitsNewCommand;
+    return other;
+  }
+
   /** A drive goes by itself from power on to where the first word is awaited. */
   private WordState poweredOn() {
     return first(s -> s.kind() == WordState.Kind.READY && isReachedByItself(s))
@@ -128,6 +139,10 @@ final class DriveState {
   /** It stops as if it had been told to. */
   void stop() {
     awaitsNewCommand = true;
+    if (is(WordState.Kind.FAULT)) {
+      // A stop clears no fault.
+      return;
+    }
     state = first(s -> s.kind() == WordState.Kind.READY).orElseGet(this::poweredOn);
     control = machine.stopWord();
   }

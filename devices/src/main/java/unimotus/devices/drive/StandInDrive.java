@@ -35,7 +35,7 @@ public final class StandInDrive {
   private static final double STANDS_HERTZ = 0.01;
   private static final double STANDS_RPM = 1;
 
-  private final DriveState standing;
+  private DriveState standing;
   private final LiveAxis axis;
   private final LongSupplier nanos;
   private final DriveObjects objects;
@@ -67,11 +67,7 @@ public final class StandInDrive {
       WordProfile profile,
       List<? extends PlacedValue> values,
       LongSupplier nanos) {
-    if (!profile.commandsSpeed()) {
-      throw new IllegalArgumentException(
-          "the simulated drive turns at a speed; in %s mode nothing commands one"
-              .formatted(profile.mode().label()));
-    }
+    speedIsCommanded(profile);
     this.standing = new DriveState(profile);
     SpeedScale speeds = new SpeedScale(setup.maximumHertz(), MotorFormulas.poles(setup.plate()));
     this.objects = new DriveObjects(values, speeds);
@@ -81,6 +77,26 @@ public final class StandInDrive {
     this.axis = new LiveAxis(setup);
     this.nanos = nanos;
     this.startNanos = nanos.getAsLong();
+  }
+
+  private static void speedIsCommanded(WordProfile profile) {
+    if (!profile.commandsSpeed()) {
+      throw new IllegalArgumentException(
+          "the simulated drive turns at a speed; in %s mode nothing commands one"
+              .formatted(profile.mode().label()));
+    }
+  }
+
+  /**
+   * Goes over to another mode of its profile; its state stays.
+   *
+   * @throws IllegalArgumentException where the mode commands no speed
+   */
+  public synchronized void speak(WordProfile profile) {
+    speedIsCommanded(profile);
+    change();
+    standing = standing.in(profile);
+    command();
   }
 
   /** Puts a fault into the drive, as if its own supervision had found it. */

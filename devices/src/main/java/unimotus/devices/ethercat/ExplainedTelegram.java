@@ -15,9 +15,6 @@ import unimotus.core.processdata.StationState;
 public record ExplainedTelegram(List<TelegramPart> parts, String fault) {
   private static final HexFormat HEX = HexFormat.ofDelimiter(" ").withUpperCase();
   private static final int SHOWN = 16;
-  private static final int STATE_ASKED = 0x0120;
-  private static final int STATE = 0x0130;
-  private static final int CODE = 0x0134;
 
   /** Takes a copy. */
   public ExplainedTelegram {
@@ -114,7 +111,7 @@ public record ExplainedTelegram(List<TelegramPart> parts, String fault) {
     }
     int word = Byte.toUnsignedInt(data[0]) | Byte.toUnsignedInt(data[1]) << 8;
     return switch (each.place()) {
-      case STATE, STATE_ASKED ->
+      case Place.STATE, Place.STATE_ASKED ->
           StationState.of(word)
               .map(
                   s ->
@@ -123,7 +120,7 @@ public record ExplainedTelegram(List<TelegramPart> parts, String fault) {
                               ? ""
                               : ", a change was refused or is acknowledged"))
               .orElse("no state");
-      case CODE -> StateCode.told(word);
+      case Place.STATE_CODE -> StateCode.told(word);
       default -> "";
     };
   }

@@ -5,6 +5,7 @@ import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.util.List;
 import java.util.Optional;
+import unimotus.core.esi.DescriptionCatalogue;
 
 /** Descriptions of the stand-ins, written for this program. */
 public final class ShippedDescriptions {
@@ -17,6 +18,17 @@ public final class ShippedDescriptions {
   /** The description of this name; empty where none ships. */
   public static Optional<DescriptionFile> find(String name) {
     return NAMES.contains(name) ? Optional.of(read(name)) : Optional.empty();
+  }
+
+  /** Read when they are first asked for. */
+  private static final class Held {
+    static final DescriptionCatalogue ALL =
+        new DescriptionCatalogue(NAMES.stream().map(n -> read(n).description()).toList());
+  }
+
+  /** All of them. */
+  public static DescriptionCatalogue catalogue() {
+    return Held.ALL;
   }
 
   private static DescriptionFile read(String name) {

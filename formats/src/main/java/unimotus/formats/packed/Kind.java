@@ -6,6 +6,7 @@ enum Kind {
   TEXT,
   NUMBER,
   WHOLE,
+  LARGE,
   YES,
   NO,
   LIST,

@@ -36,6 +36,7 @@ final class PackedReader {
       case TEXT -> text();
       case NUMBER -> in.readDouble();
       case WHOLE -> in.readInt();
+      case LARGE -> in.readLong();
       case YES -> true;
       case NO -> false;
       case LIST -> list();

@@ -37,6 +37,9 @@ final class PackedWriter {
     } else if (value instanceof Integer whole) {
       kind(Kind.WHOLE);
       out.writeInt(whole);
+    } else if (value instanceof Long large) {
+      kind(Kind.LARGE);
+      out.writeLong(large);
     } else if (value instanceof Boolean yes) {
       kind(yes ? Kind.YES : Kind.NO);
     } else if (value instanceof List<?> list) {

@@ -39,6 +39,9 @@ final class Migration {
       new TodaysMarks(document).bringOver();
       document.putArray("board");
     }
+    if (version < 11) {
+      document.putArray("stations");
+    }
   }
 
   /** Version 6 knows how a person comes near a stop, its tests, and faults that are excluded. */

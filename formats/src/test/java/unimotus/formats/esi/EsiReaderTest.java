@@ -129,7 +129,7 @@ class EsiReaderTest {
     assertThat(drive.withChosen(java.util.Set.of(0x1601, 0x1A01)).doubts())
         .singleElement()
         .asString()
-        .contains("cannot be told");
+        .contains("as delivered only");
   }
 
   @Test
@@ -200,7 +200,7 @@ class EsiReaderTest {
         shipped("frequency-drive").replaceFirst("<BitLen>16</BitLen>", "<BitLen>x</BitLen>");
     DescriptionFile file = read(spoilt);
     assertThat(file.description().devices()).hasSize(1);
-    assertThat(file.description().devices().get(0).pdos()).hasSize(3);
+    assertThat(file.description().devices().get(0).pdos()).hasSize(5);
     assertThat(file.faults()).hasSize(2);
     assertThat(file.faults().get(0).problem()).contains("BitLen").contains("'x'");
     assertThat(file.faults().get(0).line()).isGreaterThan(10);

@@ -42,7 +42,8 @@ class StartUpCampaignTest {
     for (DictionaryObject object : StartUpCheck.dictionary(station).objects()) {
       for (ObjectPart part : object.parts()) {
         boolean isMapping = object.index() >= 0x1600 && object.index() <= 0x1CFF;
-        if (part.access() == Access.READ_WRITE && !isMapping) {
+        boolean isNumber = part.bitLength() <= Long.SIZE;
+        if (part.access() == Access.READ_WRITE && isNumber && !isMapping) {
           all.add(new Writable(object.index(), part));
         }
       }

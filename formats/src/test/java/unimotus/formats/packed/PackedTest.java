@@ -49,7 +49,7 @@ class PackedTest {
   @Test
   void whatCannotBePackedIsNamed() {
     assertThatThrownBy(() -> again(new StringBuilder("x"))).hasMessageContaining("StringBuilder");
-    assertThatThrownBy(() -> again(List.of(1L))).hasMessageContaining("Long");
+    assertThatThrownBy(() -> again(List.of(1.5f))).hasMessageContaining("Float");
   }
 
   @Test

@@ -145,7 +145,7 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
                             .formatted(motor.name(), motor.plate().kind().label())));
   }
 
-  private static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {
+  static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {
     return project.axes().stream()
         .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
         .filter(x -> whyNone(project, sheets, x.axis()).isEmpty())

@@ -1,0 +1,118 @@
+package unimotus.desktop.bus;
+
+import java.util.List;
+import java.util.Optional;
+import javafx.geometry.Insets;
+import javafx.scene.Node;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.processdata.StationDesign;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.Tabs;
+import unimotus.desktop.station.View;
+import unimotus.workbench.StationLists;
+
+/** The stations of the line in the order of the cable, and what is in the one chosen. */
+public final class BusView implements View {
+  private static final double CABLE = 244;
+
+  private enum Side {
+    IMAGE("Process image"),
+    START_UP("Start-up list"),
+    OBJECTS("Objects");
+
+    private final String words;
+
+    Side(String words) {
+      this.words = words;
+    }
+  }
+
+  private final Desk desk;
+  private final CablePane cable;
+  private final StationHead head;
+  private final Tabs<Side> tabs;
+  private final VBox station = Parts.column(10);
+  private final ObjectsPane objects = new ObjectsPane();
+  private final Node node;
+  private Side side = Side.IMAGE;
+  private @Nullable String chosen;
+
+  /** A view of the bus of whatever line is open. */
+  public BusView(Desk desk) {
+    this.desk = desk;
+    this.cable = new CablePane(desk, this::choose);
+    this.head = new StationHead(desk);
+    this.tabs =
+        new Tabs<>(
+            "bus-",
+            Side.class,
+            s -> s.words,
+            s -> {
+              side = s;
+              refresh();
+            });
+    VBox left = new VBox(Parts.scrolling(cable));
+    VBox.setVgrow(left.getChildren().get(0), Priority.ALWAYS);
+    left.setMinWidth(CABLE);
+    left.setMaxWidth(CABLE);
+    VBox right = new VBox(Parts.scrolling(station));
+    VBox.setVgrow(right.getChildren().get(0), Priority.ALWAYS);
+    right.setMinWidth(0);
+    HBox all = new HBox(16, left, right);
+    HBox.setHgrow(right, Priority.ALWAYS);
+    all.setPadding(new Insets(12, 16, 12, 16));
+    this.node = all;
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  private void choose(String id) {
+    chosen = id;
+    refresh();
+  }
+
+  @Override
+  public void refresh() {
+    List<StationDesign> designs = StationLists.designs(desk.session().project());
+    Optional<StationDesign> shown =
+        designs.stream()
+            .filter(d -> d.station().id().equals(chosen))
+            .findFirst()
+            .or(() -> designs.stream().findFirst());
+    chosen = shown.map(d -> d.station().id()).orElse(null);
+    cable.show(designs, chosen);
+    station.getChildren().clear();
+    if (shown.isEmpty()) {
+      station
+          .getChildren()
+          .add(
+              Parts.prose(
+                  "No stations yet. Add them in the order of the cable: a coupler, a drive. Their"
+                      + " descriptions (ESI) say what is in their images.",
+                  "ink-label"));
+      return;
+    }
+    tabs.show(side);
+    station.getChildren().addAll(head.of(shown.get()), tabs, content(shown.get()));
+  }
+
+  private Node content(StationDesign design) {
+    if (design.known().isEmpty()) {
+      return Parts.prose(
+          "%s. Nothing can be said of its image without it.".formatted(design.obstacle()),
+          "ink-attention");
+    }
+    return switch (side) {
+      case IMAGE -> new ImagePane(design.known().get());
+      case START_UP -> new StartUpPane(design);
+      case OBJECTS -> objects.of(design.known().get());
+    };
+  }
+}

@@ -1,0 +1,86 @@
+package unimotus.desktop.bus;
+
+import javafx.geometry.VPos;
+import javafx.scene.Node;
+import javafx.scene.layout.GridPane;
+import javafx.scene.layout.VBox;
+import unimotus.core.esi.ObjectDictionary;
+import unimotus.core.processdata.ObjectAbort;
+import unimotus.core.processdata.StartUpCheck;
+import unimotus.core.processdata.StationDesign;
+import unimotus.core.processdata.StationSetup;
+import unimotus.core.quantity.Count;
+import unimotus.desktop.kit.Mark;
+import unimotus.desktop.kit.Parts;
+
+/** What is written to a station at every start-up, in order, each with what it would answer. */
+final class StartUpPane extends VBox {
+  StartUpPane(StationDesign design) {
+    super(10);
+    setId("station-start-up");
+    StationSetup setup = design.known().orElseThrow();
+    StartUpCheck check = StartUpCheck.of(setup, design.startUp());
+    int refused = check.refused().size();
+    getChildren()
+        .addAll(
+            Parts.prose(
+                "%s, in this order: what the device and its modules want, what tells it its image,"
+                        .formatted(Count.of(check.rows().size(), "object"))
+                    + " what the project adds. "
+                    + (refused == 0
+                        ? "None would be refused by its description."
+                        : "%s would be refused at every power-up.".formatted(refused)),
+                refused == 0 ? "ink-label" : "ink-attention"),
+            Parts.sheet(0, rows(check, StartUpCheck.dictionary(setup))));
+  }
+
+  private static Node rows(StartUpCheck check, ObjectDictionary known) {
+    GridPane grid = new GridPane();
+    grid.setHgap(14);
+    grid.setVgap(3);
+    String[] heads = {"", "no.", "at", "object", "value", "bytes", "what for"};
+    for (int i = 0; i < heads.length; i++) {
+      grid.add(Cells.whole(heads[i], "ink-caption"), i, 0);
+    }
+    int line = 1;
+    for (StartUpCheck.Row row : check.rows()) {
+      grid.addRow(
+          line,
+          mark(row.verdict()),
+          Cells.whole(String.valueOf(row.number()), "ink-label"),
+          Cells.whole(row.command().transition(), "ink-label"),
+          Cells.whole(row.command().object()),
+          Cells.whole(value(row, known)),
+          Cells.whole(String.valueOf(row.command().bytes()), "ink-label"),
+          Parts.prose(row.command().comment(), "ink-label"));
+      grid.getChildren().forEach(n -> GridPane.setValignment(n, VPos.CENTER));
+      line++;
+      if (!row.why().isEmpty()) {
+        ObjectAbort abort = row.abort();
+        String words = abort == null ? row.why() : "%s: %s".formatted(abort.told(), row.why());
+        grid.add(Parts.prose(words, "ink-attention"), 1, line, heads.length - 1, 1);
+        line++;
+      }
+    }
+    return grid;
+  }
+
+  /** Mapping words are read in hex, all others as numbers. */
+  private static String value(StartUpCheck.Row row, ObjectDictionary known) {
+    boolean isMapping = row.command().index() >= 0x1600 && row.command().index() <= 0x1CFF;
+    int digits = 2 * Math.min(row.command().bytes(), Long.BYTES);
+    return isMapping && row.command().subindex() > 0
+        ? "0x%0{}X".replace("{}", String.valueOf(digits)).formatted(row.command().number())
+        : String.valueOf(StartUpCheck.value(known, row.command()));
+  }
+
+  private static Mark mark(StartUpCheck.Verdict verdict) {
+    return new Mark(
+        switch (verdict) {
+          case TAKEN -> Mark.Kind.DONE;
+          case UNKNOWN -> Mark.Kind.OPEN;
+          case REFUSED -> Mark.Kind.ATTENTION;
+        },
+        verdict.label());
+  }
+}

@@ -1,0 +1,130 @@
+package unimotus.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import javafx.scene.control.ComboBox;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import unimotus.core.esi.StartUpCommand;
+import unimotus.core.machine.BusStation;
+import unimotus.core.machine.Project;
+import unimotus.workbench.Edit;
+
+/** The process-data bus in the window: the demo's, an empty one, a wrong one, one not described. */
+class BusViewTest extends WindowTest {
+
+  private void demo() {
+    onWindow(desk::openDemo);
+    press("#line-bus");
+  }
+
+  private List<String> names() {
+    return desk.session().project().stations().stream().map(BusStation::name).toList();
+  }
+
+  @Test
+  void theStationsHangOnTheCableAndOneIsLookedAt() {
+    demo();
+    assertThat(shows("CP-4, revision 0x00010000")).isTrue();
+    assertThat(shows("alias 12, 24 B out, 24 B in")).isTrue();
+    press("#station-dock-coupler");
+    assertThat(shows("40 bits, 5 bytes")).isTrue();
+    assertThat(shows("72 bits, 9 bytes")).isTrue();
+    // Five bits of the first input channel stand in byte 1, its toggle in bit 7 of byte 2.
+    assertThat(shows(".4\u00a0padding\u00a0of\u00a011\u00a0bit")).isTrue();
+    assertThat(shows(".7\u00a0Toggle\u00a01")).isTrue();
+    press("#station-slicer-drive");
+    press("#bus-start_up");
+    assertThat(shows("None would be refused by its description.")).isTrue();
+    assertThat(shows("0x60C2:2")).isTrue();
+    assertThat(shows("-3")).as("with the sign the object has").isTrue();
+    press("#bus-objects");
+    type("#bus-object-search", "velocity");
+    assertThat(shows("8 values of")).isTrue();
+    type("#bus-object-search", "no such thing");
+    assertThat(shows("0 values of")).isTrue();
+  }
+
+  @Test
+  void stationsAreAddedMovedRenamedAndTakenOutAndAllIsUndone() {
+    demo();
+    Project before = desk.session().project();
+    ComboBox<Object> add = lookup("#bus-add").query();
+    interact(() -> add.setValue(add.getItems().get(2)));
+    settle();
+    assertThat(names()).containsExactly("Dock coupler", "Slicer drive", "Frequency drive");
+    press("#station-station-1");
+    push(KeyCode.F2);
+    settle();
+    assertThat(lookup("#station-name").query().isFocused()).isTrue();
+    type("#station-name", "Wash pump");
+    assertThat(names()).containsExactly("Dock coupler", "Slicer drive", "Wash pump");
+    type("#station-alias", "12");
+    assertThat(shows("alias 12 is that of Slicer drive")).isTrue();
+    type("#station-alias", "99999");
+    assertThat(shows("alias 99999 is outside 0 to 65535")).isTrue();
+    type("#station-alias", "13");
+    press("#station-up");
+    assertThat(names()).containsExactly("Dock coupler", "Wash pump", "Slicer drive");
+    assertThat(desk.session().project().stations().get(1).alias()).isEqualTo(13);
+    interact(() -> lookup("#station-station-1").query().requestFocus());
+    push(KeyCode.ALT, KeyCode.SHIFT, KeyCode.DOWN);
+    settle();
+    assertThat(names()).containsExactly("Dock coupler", "Slicer drive", "Wash pump");
+    interact(() -> lookup("#station-station-1").query().requestFocus());
+    push(KeyCode.DELETE);
+    settle();
+    assertThat(names()).containsExactly("Dock coupler", "Slicer drive");
+    for (int i = 0; i < 6; i++) {
+      onWindow(() -> desk.session().undo());
+    }
+    assertThat(desk.session().project()).isEqualTo(before);
+  }
+
+  @Test
+  void anEmptyBusSaysWhatToBeginWith() {
+    onWindow(
+        () -> {
+          desk.session().startNew();
+          desk.showBus();
+        });
+    assertThat(shows("No stations yet.")).isTrue();
+    assertThat(lookup("#bus-add").tryQuery()).isPresent();
+  }
+
+  private void put(BusStation station) {
+    onWindow(
+        () -> {
+          desk.session().startNew();
+          desk.apply(new Edit("put a station", p -> p.withStations(List.of(station))));
+          desk.showBus();
+        });
+  }
+
+  private static BusStation drive(long revision, List<Integer> image, StartUpCommand... more) {
+    return new BusStation(
+        "d", "Drive", "FD-1", 0xFFFF0001L, 0x101, revision, 0, List.of(), image, List.of(more), "");
+  }
+
+  @Test
+  void whatWouldBeRefusedAtEveryPowerUpIsNamed() {
+    put(
+        drive(
+            0x10000,
+            List.of(0x1600, 0x1601, 0x1A00),
+            StartUpCommand.number("PS", 0x6099, 1, 5, 4, "homing speed")));
+    assertThat(shows("cannot be in the image together")).isTrue();
+    press("#bus-start_up");
+    assertThat(shows("1 would be refused at every power-up.")).isTrue();
+    assertThat(shows("0x06020000")).isTrue();
+  }
+
+  @Test
+  void aStationThatIsNotDescribedIsNotGuessedAt() {
+    put(drive(0x30000, List.of()));
+    assertThat(shows("no description of FD-1, revision 0x00030000 at hand; there are 0x00010000"))
+        .isTrue();
+    assertThat(lookup("#station-image").tryQuery()).isEmpty();
+  }
+}

@@ -1,0 +1,129 @@
+package unimotus.workbench;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
+import unimotus.core.esi.DeviceDescription;
+import unimotus.core.esi.EsiDevice;
+import unimotus.core.machine.BusStation;
+import unimotus.core.machine.Project;
+
+/** The named changes of the stations of a process-data fieldbus. */
+public final class StationEdits {
+  private static final int MOST_ALIAS = 0xFFFF;
+
+  private StationEdits() {}
+
+  /** Adds a station at the end of the cable, as it is delivered. */
+  public static Edit add(DeviceDescription description, EsiDevice device) {
+    return new Edit(
+        "add %s to the bus".formatted(device.type()),
+        p -> {
+          List<BusStation> next = new ArrayList<>(p.stations());
+          next.add(
+              new BusStation(
+                  freeId(p),
+                  freeName(p, device.name()),
+                  device.type(),
+                  description.vendorId(),
+                  device.productCode(),
+                  device.revision(),
+                  0,
+                  List.of(),
+                  null,
+                  List.of(),
+                  ""));
+          return p.withStations(next);
+        });
+  }
+
+  private static String freeId(Project project) {
+    Set<String> taken = project.stations().stream().map(BusStation::id).collect(Collectors.toSet());
+    int number = 1;
+    while (taken.contains("station-" + number)) {
+      number++;
+    }
+    return "station-" + number;
+  }
+
+  private static String freeName(Project project, String name) {
+    Set<String> taken =
+        project.stations().stream().map(BusStation::name).collect(Collectors.toSet());
+    String free = name;
+    for (int number = 2; taken.contains(free); number++) {
+      free = "%s %d".formatted(name, number);
+    }
+    return free;
+  }
+
+  /** Takes a station out. */
+  public static Edit remove(BusStation station) {
+    return new Edit(
+        "remove %s from the bus".formatted(station.name()),
+        p ->
+            p.withStations(
+                p.stations().stream().filter(s -> !s.id().equals(station.id())).toList()));
+  }
+
+  /**
+   * Moves a station in the cable.
+   *
+   * @param by how many places, towards the end above 0; no further than there is cable
+   */
+  public static Edit move(BusStation station, int by) {
+    return new Edit(
+        "move %s in the cable".formatted(station.name()),
+        p -> {
+          List<BusStation> next = new ArrayList<>(p.stations());
+          int from = next.indexOf(station);
+          if (from < 0) {
+            return p;
+          }
+          next.remove(from);
+          next.add(Math.max(0, Math.min(next.size(), from + by)), station);
+          return p.withStations(next);
+        });
+  }
+
+  /** Calls a station otherwise. */
+  public static Edit rename(BusStation station, String name) {
+    if (name.isBlank()) {
+      throw new IllegalArgumentException("a station needs a name");
+    }
+    return change(station, "rename %s".formatted(station.name()), s -> s.withName(name.strip()));
+  }
+
+  /**
+   * Gives a station another alias.
+   *
+   * @throws IllegalArgumentException where it is outside 0 to 65535, or another station has it
+   */
+  public static Edit alias(Project project, BusStation station, int alias) {
+    if (alias < 0 || alias > MOST_ALIAS) {
+      throw new IllegalArgumentException(
+          "alias %d is outside 0 to %d; 0 is none".formatted(alias, MOST_ALIAS));
+    }
+    project.stations().stream()
+        .filter(s -> alias != 0 && s.alias() == alias && !s.id().equals(station.id()))
+        .findFirst()
+        .ifPresent(
+            s -> {
+              throw new IllegalArgumentException(
+                  "alias %d is that of %s".formatted(alias, s.name()));
+            });
+    return change(
+        station, "set the alias of %s".formatted(station.name()), s -> s.withAlias(alias));
+  }
+
+  private static Edit change(BusStation station, String name, UnaryOperator<BusStation> change) {
+    return new Edit(
+        name,
+        p ->
+            p.withStations(
+                p.stations().stream()
+                    .map(s -> s.id().equals(station.id()) ? change.apply(s) : s)
+                    .toList()));
+  }
+}

@@ -1,0 +1,162 @@
+package unimotus.workbench.live;
+
+import java.io.IOException;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.LongSupplier;
+import unimotus.core.bench.BenchSetup;
+import unimotus.core.esi.DeviceDescription;
+import unimotus.core.esi.EsiDevice;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.BusStation;
+import unimotus.core.machine.Project;
+import unimotus.core.processdata.StationDesign;
+import unimotus.core.processdata.StationSetup;
+import unimotus.core.sheet.SheetCatalogue;
+import unimotus.devices.ethercat.station.DeviceObjects;
+import unimotus.devices.ethercat.station.DriveDevice;
+import unimotus.devices.ethercat.station.Ring;
+import unimotus.devices.ethercat.station.Station;
+import unimotus.devices.ethercat.station.StationDevice;
+import unimotus.devices.ethercat.station.StationIdentity;
+import unimotus.devices.ethercat.wire.RingServer;
+import unimotus.formats.esi.ShippedDescriptions;
+
+/**
+ * The stations of a project as stand-ins of a process-data fieldbus; behind a frequency drive run
+ * the motor and load of its axis.
+ *
+ * @param server what answers
+ * @param stations the stations in the order of the cable
+ */
+public record StationStandIns(RingServer server, List<Placed> stations) implements AutoCloseable {
+  private static final String COUPLER = "slot-coupler";
+  private static final String DRIVE = "frequency-drive";
+  private static final long FIRST_SERIAL = 1001;
+
+  /**
+   * One station.
+   *
+   * @param position its place on the wire, from 0
+   * @param name what it is called in the project
+   * @param axis name of the axis whose motor runs behind it; empty where none does
+   * @param station what answers
+   */
+  public record Placed(int position, String name, String axis, Station station) {
+    /** The device it is by its description. */
+    public EsiDevice device() {
+      return station.device().objects().setup().device();
+    }
+  }
+
+  /** Where stations answer. */
+  public interface Place {
+    /**
+     * Starts to answer.
+     *
+     * @throws IOException where the place cannot be had
+     */
+    RingServer start(Ring ring) throws IOException;
+  }
+
+  /** Takes a copy. */
+  public StationStandIns {
+    stations = List.copyOf(stations);
+  }
+
+  /** UDP packets on the loopback address; port 0 for any that is free. */
+  public static Place udp(int port) {
+    return ring -> RingServer.udp(ring, port);
+  }
+
+  /** Ethernet frames at an interface of this machine. */
+  public static Place ethernet(String interfaceName) {
+    return ring -> RingServer.ethernet(ring, interfaceName);
+  }
+
+  /**
+   * Starts the stations of a project. A project without any gets a coupler and a drive for each
+   * axis with an induction motor and a load.
+   *
+   * @param nanos a clock in nanoseconds
+   * @throws IllegalArgumentException where a station is not described, or there are more than fit
+   *     on one cable
+   * @throws IOException where the place cannot be had
+   */
+  public static StationStandIns start(
+      Project project, SheetCatalogue sheets, Place place, LongSupplier nanos) throws IOException {
+    List<Placed> placed = new ArrayList<>();
+    for (BusStation each :
+        project.stations().isEmpty() ? usual(project, sheets) : project.stations()) {
+      placed.add(placed(each, placed.size(), drivenBy(project, sheets, each), nanos));
+    }
+    Ring ring = new Ring(placed.stream().map(Placed::station).toList());
+    return new StationStandIns(place.start(ring), placed);
+  }
+
+  private static List<BusStation> usual(Project project, SheetCatalogue sheets) {
+    List<BusStation> usual = new ArrayList<>();
+    usual.add(usual(COUPLER, "coupler", "Coupler", ""));
+    for (AxisAssembly axis : StandIns.complete(project, sheets)) {
+      String drive = axis.drive().id();
+      usual.add(usual(DRIVE, "station-" + drive, axis.drive().name(), drive));
+    }
+    return usual;
+  }
+
+  private static BusStation usual(String description, String id, String name, String drive) {
+    DeviceDescription shipped = ShippedDescriptions.find(description).orElseThrow().description();
+    EsiDevice device = shipped.devices().get(0);
+    return new BusStation(
+        id,
+        name,
+        device.type(),
+        shipped.vendorId(),
+        device.productCode(),
+        device.revision(),
+        0,
+        List.of(),
+        null,
+        List.of(),
+        drive);
+  }
+
+  /** The axis a station drives, where its motor can be simulated. */
+  private static Optional<AxisAssembly> drivenBy(
+      Project project, SheetCatalogue sheets, BusStation station) {
+    return StandIns.complete(project, sheets).stream()
+        .filter(a -> a.drive().id().equals(station.drive()))
+        .findFirst();
+  }
+
+  private static Placed placed(
+      BusStation each, int position, Optional<AxisAssembly> axis, LongSupplier nanos) {
+    StationDesign design = StationDesign.of(each, ShippedDescriptions.catalogue());
+    StationSetup setup =
+        design
+            .known()
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "%s: %s".formatted(each.name(), design.obstacle())));
+    StationIdentity identity =
+        new StationIdentity(
+            each.vendor(), each.product(), each.revision(), FIRST_SERIAL + position, each.alias());
+    DeviceObjects objects = new DeviceObjects(setup, identity);
+    StationDevice behind =
+        axis.isPresent() && DriveDevice.fits(objects)
+            ? new DriveDevice(objects, BenchSetup.inHertz(axis.get()), nanos)
+            : StationDevice.plain(objects);
+    return new Placed(
+        position,
+        each.name(),
+        behind instanceof DriveDevice ? axis.orElseThrow().axis().name() : "",
+        new Station(identity, behind, nanos));
+  }
+
+  @Override
+  public void close() throws IOException {
+    server.close();
+  }
+}
