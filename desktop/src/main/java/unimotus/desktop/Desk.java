@@ -101,9 +101,8 @@ public final class Desk {
     session.onChange(this::refresh);
     axisId.addListener((o, was, is) -> refresh());
     step.addListener((o, was, is) -> refresh());
-    startingAxis.addListener((o, was, is) -> refresh());
-    editingSheets.addListener((o, was, is) -> refresh());
-    onBus.addListener((o, was, is) -> refresh());
+    List.of(startingAxis, editingSheets, onBus)
+        .forEach(p -> p.addListener((o, was, is) -> refresh()));
     preferences.addListener((o, was, is) -> refresh());
     if (!evidence.isDone()) {
       evidence.whenComplete((done, failure) -> Platform.runLater(() -> checked(failure)));
@@ -280,15 +279,6 @@ public final class Desk {
   /** Whether the process-data fieldbus of the line stands in the middle. */
   public BooleanProperty onBus() {
     return onBus;
-  }
-
-  /** Looks at the process-data fieldbus of the line. */
-  public void showBus() {
-    together(
-        () -> {
-          show(axisId.get(), null);
-          onBus.set(true);
-        });
   }
 
   /** Where device sheets of the user's own are kept. */

@@ -32,6 +32,15 @@ public final class Navigation {
     desk.show(desk.axisId().get(), WorkStep.WIRE);
   }
 
+  /** Goes to the process-data fieldbus of the line. */
+  public void showBus() {
+    desk.together(
+        () -> {
+          desk.show(desk.axisId().get(), null);
+          desk.onBus().set(true);
+        });
+  }
+
   /** Goes to where a finding is mended, and to the very thing where the station can. */
   public void goTo(Finding finding) {
     String axis = desk.axisId().get();

@@ -89,7 +89,7 @@ final class Shots {
         new Shot(
             "bus",
             d -> {
-              d.showBus();
+              d.navigation().showBus();
               d.say("");
               press("#station-slicer-drive");
             }));

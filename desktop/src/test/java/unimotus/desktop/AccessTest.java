@@ -38,7 +38,7 @@ class AccessTest extends WindowTest {
       settle();
       look("map " + part);
     }
-    onWindow(desk::showBus);
+    onWindow(desk.navigation()::showBus);
     settle();
     look("bus");
     onWindow(desk::startAxis);

@@ -87,7 +87,7 @@ class BusViewTest extends WindowTest {
     onWindow(
         () -> {
           desk.session().startNew();
-          desk.showBus();
+          desk.navigation().showBus();
         });
     assertThat(shows("No stations yet.")).isTrue();
     assertThat(lookup("#bus-add").tryQuery()).isPresent();
@@ -98,7 +98,7 @@ class BusViewTest extends WindowTest {
         () -> {
           desk.session().startNew();
           desk.apply(new Edit("put a station", p -> p.withStations(List.of(station))));
-          desk.showBus();
+          desk.navigation().showBus();
         });
   }
 

@@ -54,7 +54,7 @@ class SizesTest extends WindowTest {
       look("set up " + part);
     }
     for (String part : List.of("image", "start_up", "objects")) {
-      onWindow(desk::showBus);
+      onWindow(desk.navigation()::showBus);
       fire("#station-dock-coupler");
       fire("#bus-" + part);
       look("bus " + part);

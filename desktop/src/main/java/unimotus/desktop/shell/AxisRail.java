@@ -37,7 +37,7 @@ final class AxisRail extends VBox {
     getStyleClass().add("rail");
     setNarrow(false);
     Button line = item("line", "The whole line", () -> desk.show(desk.axisId().get(), null));
-    this.bus = item("bus", "Process-data bus", desk::showBus);
+    this.bus = item("bus", "Process-data bus", desk.navigation()::showBus);
     line.setId("line-overview");
     bus.setId("line-bus");
     bus.managedProperty().bind(bus.visibleProperty());

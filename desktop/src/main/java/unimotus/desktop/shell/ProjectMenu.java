@@ -78,7 +78,7 @@ final class ProjectMenu extends MenuButton {
             does(
                 item("sheets", "Device sheets", "Shortcut+Shift+D"),
                 () -> desk.editingSheets().set(true)),
-            does(item("bus", "Process-data bus", null), desk::showBus),
+            does(item("bus", "Process-data bus", null), desk.navigation()::showBus),
             new SeparatorMenuItem(),
             units(),
             decimals(),

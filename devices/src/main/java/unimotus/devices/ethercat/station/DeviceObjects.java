@@ -35,11 +35,6 @@ public final class DeviceObjects implements ObjectStore {
   private static final int IDENTITY = 0x1018;
   private static final int SYNC_MANAGER_TYPES = 0x1C00;
   private static final int MODULES_FOUND = 0xF050;
-  private static final int FIRST_MAPPING = 0x1600;
-  private static final int LAST_MAPPING = 0x1BFF;
-
-  /** Numbers of plain types stand for gaps of their length. */
-  static final int LAST_DUMMY = 0x1F;
 
   private final StationSetup setup;
   private final Map<Integer, DictionaryObject> objects = new TreeMap<>();
@@ -250,8 +245,8 @@ public final class DeviceObjects implements ObjectStore {
       throw new Aborted(demanded);
     }
     long value = value(part, data);
-    if (isMapping(index)) {
-      mapping(index, subindex, value);
+    if (MappingRules.isMapping(index)) {
+      MappingRules.check(this, state, index, subindex, value);
     }
     take(index, subindex, data);
   }
@@ -279,37 +274,6 @@ public final class DeviceObjects implements ObjectStore {
       throw new Aborted(ObjectAbort.TOO_LOW);
     }
     return value;
-  }
-
-  private static boolean isMapping(int index) {
-    return index == ASSIGN_OUTPUTS
-        || index == ASSIGN_INPUTS
-        || (index >= FIRST_MAPPING && index <= LAST_MAPPING);
-  }
-
-  private void mapping(int index, int subindex, long value) throws Aborted {
-    if (state != StationState.PRE_OP) {
-      throw new Aborted(ObjectAbort.WRONG_STATE);
-    }
-    if (subindex == 0) {
-      return;
-    }
-    if (count(index) != 0) {
-      throw new Aborted(ObjectAbort.NOT_CLOSED);
-    }
-    if (index >= ASSIGN_OUTPUTS) {
-      Direction direction = index == ASSIGN_OUTPUTS ? Direction.OUTPUTS : Direction.INPUTS;
-      if (setup.available().stream()
-          .noneMatch(p -> p.index() == value && p.direction() == direction)) {
-        throw new Aborted(ObjectAbort.RANGE);
-      }
-    } else if (value >>> Short.SIZE > LAST_DUMMY) {
-      Optional<ObjectPart> part =
-          object((int) (value >>> Short.SIZE)).flatMap(partOf((int) (value >>> Byte.SIZE & 0xFF)));
-      if (part.isEmpty() || !part.get().mappable()) {
-        throw new Aborted(part.isEmpty() ? ObjectAbort.NO_OBJECT : ObjectAbort.NOT_MAPPABLE);
-      }
-    }
   }
 
   private void take(int index, int subindex, byte[] data) throws Aborted {
@@ -348,7 +312,8 @@ public final class DeviceObjects implements ObjectStore {
     }
   }
 
-  private int count(int index) {
+  /** How many entries a list says it has. */
+  int count(int index) {
     byte[] value = held.get(key(index, 0));
     return value == null || value.length == 0 ? 0 : Byte.toUnsignedInt(value[0]);
   }

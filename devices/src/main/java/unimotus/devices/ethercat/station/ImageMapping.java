@@ -35,7 +35,7 @@ record ImageMapping(List<Mapped> entries, boolean contradicts) {
       for (Long word : objects.listed(pdo.intValue())) {
         int bits = (int) (word & 0xFF);
         int index = (int) (word >>> Short.SIZE);
-        boolean gap = index <= DeviceObjects.LAST_DUMMY;
+        boolean gap = index <= MappingRules.LAST_DUMMY;
         entries.add(new Mapped(gap ? 0 : index, (int) (word >>> Byte.SIZE & 0xFF), bits, at));
         at += bits;
       }
