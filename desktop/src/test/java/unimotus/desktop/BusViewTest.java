@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
+import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import unimotus.core.esi.StartUpCommand;
 import unimotus.core.machine.BusStation;
@@ -102,7 +103,8 @@ class BusViewTest extends WindowTest {
         });
   }
 
-  private static BusStation drive(long revision, List<Integer> image, StartUpCommand... more) {
+  private static BusStation drive(
+      long revision, @Nullable List<Integer> image, StartUpCommand... more) {
     return new BusStation(
         "d", "Drive", "FD-1", 0xFFFF0001L, 0x101, revision, 0, List.of(), image, List.of(more), "");
   }
@@ -126,5 +128,13 @@ class BusViewTest extends WindowTest {
     assertThat(shows("no description of FD-1, revision 0x00030000 at hand; there are 0x00010000"))
         .isTrue();
     assertThat(lookup("#station-image").tryQuery()).isEmpty();
+  }
+
+  @Test
+  void whatIsLeftOpenIsNotCalledChecked() {
+    put(drive(0x10000, null, StartUpCommand.number("PS", 0x2011, 0, 5, 2, "notes, cut short")));
+    press("#bus-start_up");
+    assertThat(shows("1 undetermined.")).isTrue();
+    assertThat(lookup(".mark.open").tryQuery()).isPresent();
   }
 }

@@ -75,6 +75,11 @@ public record StartUpCheck(List<Row> rows) {
     return rows.stream().filter(r -> r.verdict() == Verdict.REFUSED).toList();
   }
 
+  /** Commands of which the description does not say enough. */
+  public List<Row> undetermined() {
+    return rows.stream().filter(r -> r.verdict() == Verdict.UNKNOWN).toList();
+  }
+
   /** Looks over a list for a station. */
   public static StartUpCheck of(StationSetup station, List<StartUpCommand> commands) {
     return new Check(station).of(commands);

@@ -1,7 +1,6 @@
 package unimotus.desktop.bus;
 
 import java.util.List;
-import java.util.Optional;
 import java.util.function.Consumer;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
@@ -135,22 +134,19 @@ final class CablePane extends VBox {
         "%s, revision 0x%08X".formatted(station.type(), station.revision()), alias + sizes);
   }
 
+  /** What the description says of it; done only where nothing is left open. */
   private static Mark mark(StationDesign design) {
-    return troubles(design)
-        .map(words -> new Mark(Mark.Kind.ATTENTION, words))
-        .orElseGet(() -> new Mark(Mark.Kind.DONE, "checked"));
-  }
-
-  /** What is wrong with a station, in a few words; empty where nothing is. */
-  private static Optional<String> troubles(StationDesign design) {
     if (design.known().isEmpty()) {
-      return Optional.of("not described");
+      return new Mark(Mark.Kind.ATTENTION, "not described");
     }
-    int doubts = design.known().get().doubts().size();
-    int refused = StartUpCheck.of(design.known().get(), design.startUp()).refused().size();
-    return doubts + refused == 0
-        ? Optional.empty()
-        : Optional.of(Count.of(doubts + (long) refused, "error"));
+    StartUpCheck check = StartUpCheck.of(design.known().get(), design.startUp());
+    long errors = (long) design.known().get().doubts().size() + check.refused().size();
+    if (errors > 0) {
+      return new Mark(Mark.Kind.ATTENTION, Count.of(errors, "error"));
+    }
+    return check.undetermined().isEmpty()
+        ? new Mark(Mark.Kind.DONE, "checked against its description")
+        : new Mark(Mark.Kind.OPEN, "%d undetermined".formatted(check.undetermined().size()));
   }
 
   private Node adding() {

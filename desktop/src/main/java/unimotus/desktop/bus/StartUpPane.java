@@ -21,6 +21,7 @@ final class StartUpPane extends VBox {
     StationSetup setup = design.known().orElseThrow();
     StartUpCheck check = StartUpCheck.of(setup, design.startUp());
     int refused = check.refused().size();
+    int open = check.undetermined().size();
     getChildren()
         .addAll(
             Parts.prose(
@@ -29,8 +30,9 @@ final class StartUpPane extends VBox {
                     + " what the project adds. "
                     + (refused == 0
                         ? "None would be refused by its description."
-                        : "%s would be refused at every power-up.".formatted(refused)),
-                refused == 0 ? "ink-label" : "ink-attention"),
+                        : "%s would be refused at every power-up.".formatted(refused))
+                    + (open == 0 ? "" : " %d undetermined.".formatted(open)),
+                refused + open == 0 ? "ink-label" : "ink-attention"),
             Parts.sheet(0, rows(check, StartUpCheck.dictionary(setup))));
   }
 
