@@ -43,7 +43,8 @@ public final class StationCycles {
             new Exchange(UdpWire.to("127.0.0.1", server.port()), 500, 3, Exchange.Tap.NONE)) {
       CyclicImage image = started(exchange, count);
       Ticks warm = new Ticks(() -> image.exchange(exchange, Gate.OPEN), WARM_UP_CYCLES);
-      warm.run();
+      warm.start();
+      warm.join();
       Ticks bare = new Ticks(() -> {}, cycles);
       bare.start();
       Ticks own = new Ticks(() -> image.exchange(exchange, Gate.OPEN), cycles);
