@@ -21,6 +21,7 @@ import unimotus.core.processdata.BusDoubt;
 import unimotus.core.processdata.ExpectedStation;
 import unimotus.devices.ethercat.EepromContent;
 import unimotus.devices.ethercat.master.FoundStation;
+import unimotus.devices.ethercat.wire.Cable;
 import unimotus.formats.esi.DescriptionFile;
 import unimotus.formats.esi.ShippedDescriptions;
 import unimotus.formats.esi.StationListCsv;
@@ -109,10 +110,7 @@ final class ScanCommand implements Callable<Integer> {
           "--timeout %d, --seconds %d; expected 1 at least".formatted(timeout, seconds));
     }
     List<DeviceDescription> known = known();
-    StationSearch.Way way =
-        interfaceName == null
-            ? StationSearch.udp(host, port)
-            : StationSearch.ethernet(interfaceName);
+    Cable way = interfaceName == null ? Cable.udp(host, port) : Cable.ethernet(interfaceName);
     Integer blinking = blink;
     if (blinking != null) {
       return blink(way, blinking);
@@ -135,7 +133,7 @@ final class ScanCommand implements Callable<Integer> {
     return !result.stations().isEmpty() && isSound && isAsExpected ? 0 : 1;
   }
 
-  private int blink(StationSearch.Way way, int position) throws IOException, InterruptedException {
+  private int blink(Cable way, int position) throws IOException, InterruptedException {
     StationSearch.blink(way, timeout, position, true);
     output.text().printf("station %d blinks for %d s%n", position, seconds);
     output.text().flush();

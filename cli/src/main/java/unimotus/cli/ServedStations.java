@@ -27,6 +27,9 @@ final class ServedStations {
           each.device().name(),
           each.device().revision(),
           each.axis().isEmpty() ? "" : ", drives " + each.axis());
+      if (!each.still().isEmpty()) {
+        out.printf("    no motor behind it: %s%n", each.still());
+      }
       for (Direction direction : Direction.values()) {
         for (ImagePlace place : image(each).side(direction)) {
           out.printf("    %-8s %-6s %s%n", direction.label(), place.place(), place.name());
@@ -58,6 +61,8 @@ final class ServedStations {
         each.device().revision(),
         "axis",
         each.axis(),
+        "noMotor",
+        each.still(),
         "outputs",
         places(image(each).outputs()),
         "inputs",

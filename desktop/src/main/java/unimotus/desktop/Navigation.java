@@ -44,7 +44,9 @@ public final class Navigation {
   /** Goes to where a finding is mended, and to the very thing where the station can. */
   public void goTo(Finding finding) {
     String axis = desk.axisId().get();
-    if (axis == null) {
+    if (FindingPlace.isOnBus(finding)) {
+      goTo(FindingPlace.onBus(finding));
+    } else if (axis == null) {
       desk.step().set(WorkStep.of(finding.rule()));
     } else {
       goTo(FindingPlace.of(desk.session().project(), axis, finding));
@@ -61,6 +63,9 @@ public final class Navigation {
       aimAt(at.axis(), WorkStep.WIRE, at.sought());
     } else if (target instanceof Target.Predicted at) {
       aimAt(at.axis(), WorkStep.PROVE, at.key());
+    } else if (target instanceof Target.OnBus at) {
+      aim = at.station();
+      showBus();
     } else if (target instanceof Target.Mending at) {
       desk.axisId().set(at.axis());
       goTo(at.finding());

@@ -8,9 +8,11 @@ import javafx.scene.input.KeyCode;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
 import unimotus.core.esi.StartUpCommand;
+import unimotus.core.finding.Rule;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
 import unimotus.workbench.Edit;
+import unimotus.workbench.live.StationStandIns;
 
 /** The process-data bus in the window: the demo's, an empty one, a wrong one, one not described. */
 class BusViewTest extends WindowTest {
@@ -136,5 +138,120 @@ class BusViewTest extends WindowTest {
     press("#bus-start_up");
     assertThat(shows("1 undetermined.")).isTrue();
     assertThat(lookup(".mark.open").tryQuery()).isPresent();
+  }
+
+  private BusStation station() {
+    return desk.session().project().stations().get(0);
+  }
+
+  /** A group that excludes another takes its place, and the delivered image comes back. */
+  @Test
+  void theImageIsChosenAndComesBackAsDelivered() {
+    put(drive(0x10000, null));
+    assertThat(shows("32 bits, 4 bytes")).isTrue();
+    press("#pdo-1602");
+    assertThat(station().image()).containsExactly(0x1602, 0x1A00);
+    assertThat(shows("48 bits, 6 bytes")).isTrue();
+    assertThat(shows("takes its target from 0x6042, and the outputs do not have it")).isFalse();
+    press("#image-delivered");
+    assertThat(station().image()).isNull();
+    press("#pdo-1a00");
+    assertThat(station().image()).containsExactly(0x1600);
+    onWindow(() -> desk.session().undo());
+    assertThat(station().image()).isNull();
+  }
+
+  @Test
+  void objectsAreAddedToTheStartUpAndWhatDoesNotFitIsNamed() {
+    put(drive(0x10000, null));
+    press("#bus-start_up");
+    fill(this, "#start-up-object", "0x6060:0");
+    fill(this, "#start-up-value", "300");
+    press("#start-up-add");
+    assertThat(message(this)).contains("300 does not fit into", "-128 to 127");
+    fill(this, "#start-up-value", "3");
+    press("#start-up-add");
+    assertThat(station().startUp()).extracting(StartUpCommand::data).containsExactly("03");
+    fill(this, "#start-up-object", "6F00");
+    press("#start-up-add");
+    assertThat(message(this)).contains("the description has no 0x6F00:0");
+    fill(this, "#start-up-object", "speed");
+    press("#start-up-add");
+    assertThat(message(this)).contains("expected index and subindex in hex");
+    fill(this, "#start-up-object", "2000");
+    fill(this, "#start-up-value", "0x1");
+    press("#start-up-add");
+    assertThat(station().startUp())
+        .extracting(StartUpCommand::index)
+        .containsExactly(0x6060, 0x2000);
+    press("#start-up-up-1");
+    assertThat(station().startUp())
+        .extracting(StartUpCommand::index)
+        .containsExactly(0x2000, 0x6060);
+    press("#start-up-remove-0");
+    assertThat(station().startUp()).extracting(StartUpCommand::index).containsExactly(0x6060);
+    onWindow(
+        () -> {
+          for (int i = 0; i < 4; i++) {
+            desk.session().undo();
+          }
+        });
+    assertThat(station().startUp()).isEmpty();
+  }
+
+  @Test
+  void modulesAreChosenForEachSlot() {
+    demo();
+    press("#station-dock-coupler");
+    assertThat(shows("40 bits, 5 bytes")).isTrue();
+    choose(this, "#station-slot-3", "empty");
+    assertThat(station().modules()).hasSize(4).last().isEqualTo(0L);
+    assertThat(shows("72 bits, 9 bytes") && shows("40 bits, 5 bytes")).isFalse();
+    onWindow(() -> desk.session().undo());
+    assertThat(shows("72 bits, 9 bytes")).isTrue();
+    choose(this, "#station-drive", desk.session().project().drives().get(0).name());
+    assertThat(station().drive()).isEqualTo(desk.session().project().drives().get(0).id());
+  }
+
+  /** Offline until searched for, pending in PRE-OP, and what changed since is said. */
+  @Test
+  void whoAnswersStandsBesideWhoShould() throws Exception {
+    demo();
+    assertThat(shows("offline")).isTrue();
+    try (StationStandIns standIns =
+        StationStandIns.start(
+            desk.session().project(),
+            desk.session().sheets(),
+            StationStandIns.udp(0),
+            System::nanoTime)) {
+      fill(this, "#scan-address", "127.0.0.1:" + standIns.server().port());
+      press("#scan-search");
+      waitUntil(() -> shows("Everybody answers as in the project."));
+      assertThat(shows("pending, INIT")).isTrue();
+      press("#station-slicer-drive");
+      press("#station-up");
+      assertThat(shows("The stations of the project changed since: search again.")).isTrue();
+      press("#scan-search");
+      waitUntil(() -> shows("elsewhere in the cable than the project has it"));
+    }
+    fill(this, "#scan-address", "nowhere");
+    press("#scan-search");
+    assertThat(message(this)).contains("expected a host and a port");
+    press("#scan-forget");
+    assertThat(shows("offline")).isTrue();
+  }
+
+  /** A finding of a station leads to it. */
+  @Test
+  void aFindingLeadsToItsStation() {
+    put(drive(0x10000, null, StartUpCommand.number("PS", 0x7F00, 0, 5, 2, "")));
+    var finding =
+        desk.session().review().line().stream()
+            .filter(f -> f.rule() == Rule.START_UP_REFUSED)
+            .findFirst()
+            .orElseThrow();
+    onWindow(() -> desk.show(null, null));
+    onWindow(() -> desk.navigation().goTo(finding));
+    assertThat(lookup("#station-name").tryQuery()).isPresent();
   }
 }

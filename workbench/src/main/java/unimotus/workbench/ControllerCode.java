@@ -16,6 +16,8 @@ import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.SerialLine;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.SignalPath;
+import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.StationDesign;
 import unimotus.core.program.FunctionBlock;
 import unimotus.core.program.LinkProgram;
 import unimotus.core.program.WiredProgram;
@@ -30,11 +32,14 @@ public final class ControllerCode {
   private static final double USUAL_DELAY_SECONDS = 0.005;
   private static final double USUAL_SCAN_SECONDS = 0.010;
 
+  /** Process data go once a scan: a program sees no more of them. */
+  private static final double CYCLE_SECONDS = USUAL_SCAN_SECONDS;
+
   private ControllerCode() {}
 
   /**
-   * The function block of an axis: over its registers where they are entered, over its wires where
-   * not.
+   * The function block of an axis: over its registers where they are entered, over process data
+   * where a station leads to its drive, over its wires where neither is.
    *
    * @param path its signal path; null where it has none
    * @param watch what the bus leaves for the time-out
@@ -51,13 +56,32 @@ public final class ControllerCode {
       }
       return WiredProgram.block(axis, path);
     }
+    if (!axis.stations().isEmpty()) {
+      return LinkProgram.block(axis, image(axis), new LinkWatch(CYCLE_SECONDS, USUAL_SCAN_SECONDS));
+    }
     return LinkProgram.block(
         axis, axis.record().fieldbus().map(), axis.record().fieldbus().wordProfile(), watch);
   }
 
-  /** Whether an axis is commanded over wires: no register of its drive is known. */
+  /**
+   * Whether an axis is commanded over wires: neither register nor station of its drive is known.
+   */
   public static boolean isWired(AxisAssembly axis) {
-    return axis.record().fieldbus().registers().isEmpty();
+    return axis.record().fieldbus().registers().isEmpty() && axis.stations().isEmpty();
+  }
+
+  private static DriveImage image(AxisAssembly axis) {
+    if (axis.stations().size() > 1 || !axis.record().fieldbus().registers().isEmpty()) {
+      throw new IllegalArgumentException(
+          "more than one link leads to the drive of %s: which one commands it is not known"
+              .formatted(axis.axis().name()));
+    }
+    StationDesign design = StationDesign.of(axis.stations().get(0), axis.descriptions());
+    return DriveImage.of(design)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "%s: %s".formatted(design.station().name(), design.obstacle())));
   }
 
   /**

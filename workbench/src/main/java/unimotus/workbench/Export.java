@@ -96,13 +96,13 @@ public enum Export {
   PROCESS_DATA("process-data", ".csv", "places", Needs.LINE) {
     @Override
     int write(Source from, Path out) throws IOException {
-      return StationLists.writeImages(out, from.project());
+      return StationLists.writeImages(out, from.project(), from.sheets().descriptions());
     }
   },
   START_UP("start-up", ".csv", "objects", Needs.LINE) {
     @Override
     int write(Source from, Path out) throws IOException {
-      return StationLists.writeStartUp(out, from.project());
+      return StationLists.writeStartUp(out, from.project(), from.sheets().descriptions());
     }
   };
 

@@ -3,10 +3,13 @@ package unimotus.workbench;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Consumer;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.DeviceDescription;
 import unimotus.core.esi.EsiDevice;
+import unimotus.core.esi.StartUpCommand;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
 
@@ -115,6 +118,74 @@ public final class StationEdits {
             });
     return change(
         station, "set the alias of %s".formatted(station.name()), s -> s.withAlias(alias));
+  }
+
+  /** Says which drive is behind a station; empty for none. */
+  public static Edit drive(BusStation station, String drive) {
+    return change(
+        station, "set the drive behind %s".formatted(station.name()), s -> s.withDrive(drive));
+  }
+
+  /**
+   * Puts a module into a slot.
+   *
+   * @param modules what stands in each slot now, by ident; 0 for an empty one
+   * @param ident the module; 0 for none
+   */
+  public static Edit module(BusStation station, List<Long> modules, int slot, long ident) {
+    List<Long> next = new ArrayList<>(modules);
+    next.set(slot, ident);
+    return change(
+        station, "change slot %d of %s".formatted(slot, station.name()), s -> s.withModules(next));
+  }
+
+  /**
+   * Chooses the image.
+   *
+   * @param pdos the process data objects in it, by number; null for those as delivered
+   */
+  public static Edit image(BusStation station, @Nullable List<Integer> pdos) {
+    return change(
+        station, "change the image of %s".formatted(station.name()), s -> s.carrying(pdos));
+  }
+
+  /** Adds an object at the end of what the project wants written at start-up. */
+  public static Edit addStartUp(BusStation station, StartUpCommand command) {
+    return startUp(
+        station,
+        "add %s to the start-up of %s".formatted(command.object(), station.name()),
+        all -> all.add(command));
+  }
+
+  /** Takes an object out of what the project wants written, by its place among these. */
+  public static Edit removeStartUp(BusStation station, int place) {
+    return startUp(
+        station,
+        "take an object out of the start-up of %s".formatted(station.name()),
+        all -> all.remove(place));
+  }
+
+  /** Moves such an object; no further than there is a list. */
+  public static Edit moveStartUp(BusStation station, int place, int by) {
+    return startUp(
+        station,
+        "move an object in the start-up of %s".formatted(station.name()),
+        all -> {
+          StartUpCommand moved = all.remove(place);
+          all.add(Math.max(0, Math.min(all.size(), place + by)), moved);
+        });
+  }
+
+  private static Edit startUp(
+      BusStation station, String name, Consumer<List<StartUpCommand>> change) {
+    return change(
+        station,
+        name,
+        s -> {
+          List<StartUpCommand> next = new ArrayList<>(s.startUp());
+          change.accept(next);
+          return s.withStartUp(next);
+        });
   }
 
   private static Edit change(BusStation station, String name, UnaryOperator<BusStation> change) {

@@ -9,16 +9,14 @@ import java.util.List;
 import unimotus.core.esi.DescriptionCatalogue;
 import unimotus.core.machine.Project;
 import unimotus.core.processdata.StationDesign;
-import unimotus.formats.esi.ShippedDescriptions;
 import unimotus.formats.esi.StationCsv;
 
 /** Images and start-up lists of a project's stations out to files. */
 public final class StationLists {
   private StationLists() {}
 
-  /** The stations of a project with their shipped descriptions, in the order of the cable. */
-  public static List<StationDesign> designs(Project project) {
-    DescriptionCatalogue catalogue = ShippedDescriptions.catalogue();
+  /** The stations of a project with their descriptions, in the order of the cable. */
+  public static List<StationDesign> designs(Project project, DescriptionCatalogue catalogue) {
     return project.stations().stream().map(s -> StationDesign.of(s, catalogue)).toList();
   }
 
@@ -36,8 +34,9 @@ public final class StationLists {
    *     nothing is written that would not be all of it
    * @throws IOException where it cannot be written
    */
-  static int write(Path file, Project project, Table table) throws IOException {
-    List<StationDesign> designs = designs(project);
+  static int write(Path file, Project project, DescriptionCatalogue catalogue, Table table)
+      throws IOException {
+    List<StationDesign> designs = designs(project, catalogue);
     if (designs.isEmpty()) {
       throw new IllegalArgumentException("the project has no stations of a process-data fieldbus");
     }
@@ -53,12 +52,14 @@ public final class StationLists {
   }
 
   /** Every place of every image. */
-  static int writeImages(Path file, Project project) throws IOException {
-    return write(file, project, StationCsv::writeImages);
+  static int writeImages(Path file, Project project, DescriptionCatalogue catalogue)
+      throws IOException {
+    return write(file, project, catalogue, StationCsv::writeImages);
   }
 
   /** Every object of every start-up list, with what the station would answer. */
-  static int writeStartUp(Path file, Project project) throws IOException {
-    return write(file, project, StationCsv::writeStartUp);
+  static int writeStartUp(Path file, Project project, DescriptionCatalogue catalogue)
+      throws IOException {
+    return write(file, project, catalogue, StationCsv::writeStartUp);
   }
 }

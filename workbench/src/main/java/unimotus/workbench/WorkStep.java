@@ -134,7 +134,14 @@ public enum WorkStep {
           MACHINE_SPEED,
           UNIT_NUMBER,
           WORD_PROFILE,
-          REGISTER_MAP ->
+          REGISTER_MAP,
+          STATION_UNKNOWN,
+          STATION_SETUP,
+          START_UP_REFUSED,
+          START_UP_UNTOLD,
+          STATION_ALIAS,
+          STATION_DRIVE,
+          MODE_TARGET ->
           MAP;
     };
   }

@@ -32,6 +32,7 @@ public record Clue(Prediction prediction, Reading reading) {
   /** Whether causes say something about a prediction that is not on the path. */
   static boolean isTold(Prediction prediction) {
     return prediction.key().equals(Predictor.DIRECTION)
+        || prediction.key().startsWith(Predictor.LINK_STATE)
         || Predictor.PERMISSION_KEYS.contains(prediction.key())
         || prediction.key().equals(Predictor.RUN_VOLTS)
         || Predictor.TIME_KEYS.contains(prediction.key())

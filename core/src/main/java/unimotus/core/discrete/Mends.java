@@ -184,21 +184,7 @@ final class Mends {
         "what the output lets through when it is off keeps the input from reading off",
         "The input may read on, or either way, with the output off.",
         "Put a resistor across the input that takes the leakage, or use a contact.",
-        a ->
-            new AxisAssembly(
-                a.axis(),
-                a.controller(),
-                tight(a.controllerSheet()),
-                a.drive(),
-                a.driveSheet(),
-                a.motor(),
-                a.parts(),
-                a.wires(),
-                a.intents(),
-                a.probes(),
-                a.stops(),
-                a.record(),
-                a.reach()));
+        a -> a.withControllerSheet(tight(a.controllerSheet())));
   }
 
   private static ControllerSheet tight(ControllerSheet sheet) {
@@ -212,21 +198,7 @@ final class Mends {
         "the drive's 24 V gives all it can and its voltage breaks down",
         "Every input fed from it sees too little.",
         "Feed the inputs and everything else connected to it from a separate supply.",
-        a ->
-            new AxisAssembly(
-                a.axis(),
-                a.controller(),
-                a.controllerSheet(),
-                a.drive(),
-                strong(a.driveSheet()),
-                a.motor(),
-                a.parts(),
-                a.wires(),
-                a.intents(),
-                a.probes(),
-                a.stops(),
-                a.record(),
-                a.reach()));
+        a -> a.withDriveSheet(strong(a.driveSheet())));
   }
 
   private static DriveSheet strong(DriveSheet sheet) {

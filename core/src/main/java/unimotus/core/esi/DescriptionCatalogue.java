@@ -10,6 +10,9 @@ import java.util.Optional;
  */
 public record DescriptionCatalogue(List<DeviceDescription> descriptions) {
 
+  /** Nothing is described. */
+  public static final DescriptionCatalogue NONE = new DescriptionCatalogue(List.of());
+
   /**
    * A device with the file its modules are described in.
    *

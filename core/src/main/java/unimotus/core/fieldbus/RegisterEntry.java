@@ -1,7 +1,6 @@
 package unimotus.core.fieldbus;
 
 import java.util.function.UnaryOperator;
-import unimotus.core.value.Access;
 import unimotus.core.value.DriveValue;
 import unimotus.core.value.DriveValueBuilder;
 import unimotus.core.value.HeldValue;
@@ -31,51 +30,6 @@ public record RegisterEntry(DriveValue value, RegisterPlace place) implements Pl
           "%s: a %s does not hold a %s"
               .formatted(value.name(), place.table().label(), value.type().label()));
     }
-  }
-
-  /** What it is. */
-  public String name() {
-    return value.name();
-  }
-
-  /** What it is to the program. */
-  public ValueRole role() {
-    return value.role();
-  }
-
-  /** What its words mean. */
-  public ValueType type() {
-    return value.type();
-  }
-
-  /** Value of one raw step. */
-  public double scale() {
-    return value.scaling().scale();
-  }
-
-  /** Value at raw 0. */
-  public double offset() {
-    return value.scaling().offset();
-  }
-
-  /** Unit of the value; empty for none. */
-  public String unit() {
-    return value.scaling().unit();
-  }
-
-  /** Least value that is meant. */
-  public double minimum() {
-    return value.limits().minimum();
-  }
-
-  /** Greatest value that is meant. */
-  public double maximum() {
-    return value.limits().maximum();
-  }
-
-  /** Whether it may be read and written. */
-  public Access access() {
-    return value.access();
   }
 
   /** The table it stands in. */
@@ -139,11 +93,6 @@ public record RegisterEntry(DriveValue value, RegisterPlace place) implements Pl
   /** The words of the value nearest to this one that its type holds. */
   public int[] heldWords(double number) {
     return place.arrange(type(), type().encode(value.heldRaw(number)));
-  }
-
-  /** The value nearest to this one that its type holds. */
-  public double held(double number) {
-    return value.held(number);
   }
 
   @Override

@@ -5,6 +5,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import unimotus.core.value.PlacedValues;
 import unimotus.core.value.ValueRole;
 import unimotus.core.value.ValueType;
 
@@ -13,7 +14,7 @@ import unimotus.core.value.ValueType;
  *
  * @param entries the values, in the order they were entered
  */
-public record RegisterMap(List<RegisterEntry> entries) {
+public record RegisterMap(List<RegisterEntry> entries) implements PlacedValues {
   /** Fewer steps over the meant range than this are felt as jerks (common practice). */
   private static final double FEWEST_STEPS = 200;
 
@@ -28,6 +29,7 @@ public record RegisterMap(List<RegisterEntry> entries) {
   }
 
   /** The first entry of this role; empty where there is none. */
+  @Override
   public Optional<RegisterEntry> entry(ValueRole role) {
     return entries.stream().filter(e -> e.role() == role).findFirst();
   }

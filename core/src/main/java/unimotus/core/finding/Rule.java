@@ -111,6 +111,18 @@ public enum Rule {
   UNIT_NUMBER("FLD-002", "Unit number is not the drive's", "Modbus over Serial Line V1.02"),
   REGISTER_MAP("FLD-003", "Register map contradicts itself", "Modbus Application Protocol V1.1b3"),
   UNIT_TWICE("FLD-004", "Unit number is given twice", "Modbus over Serial Line V1.02"),
+  STATION_UNKNOWN("PDB-001", "Station is not described", "ETG.2000 (from memory)"),
+  STATION_SETUP(
+      "PDB-002", "Modules or image of a station cannot be as chosen", "ETG.2000 (from memory)"),
+  START_UP_REFUSED("PDB-003", "Object of the start-up list is refused", "ETG.1000.6 (from memory)"),
+  START_UP_UNTOLD(
+      "PDB-004", "Object of the start-up list may be refused", "ETG.1000.6 (from memory)"),
+  STATION_ALIAS("PDB-005", "Alias is given twice", "ETG.1000.4 (from memory)"),
+  STATION_DRIVE("PDB-006", "Station does not lead to one drive", "common practice"),
+  MODE_TARGET(
+      "PDB-007",
+      "Image does not have the target of the operating mode",
+      "IEC 61800-7-201 (from memory)"),
   PRESET_UNKNOWN("PRE-001", "Drive does not say how it takes presets", "device sheet"),
   PRESET_MISSING("PRE-002", "Preset speed cannot be chosen", "common practice"),
   PRESET_VALUE("PRE-003", "Preset frequency is not that of the wanted speed", "common practice"),

@@ -1,10 +1,12 @@
 package unimotus.core.machine;
 
+import io.soabase.recordbuilder.core.RecordBuilder;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.esi.DescriptionCatalogue;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.InductionPlate;
@@ -26,7 +28,11 @@ import unimotus.core.sheet.SheetCatalogue;
  * @param stops its stop functions
  * @param record what is known of its drive besides the design
  * @param reach what can influence each of its stops, on any device of the line, by the stop's id
+ * @param stations the stations of the process-data fieldbus that lead to its drive; usually one or
+ *     none
+ * @param descriptions what they are looked up in
  */
+@RecordBuilder
 public record AxisAssembly(
     Axis axis,
     Controller controller,
@@ -40,7 +46,10 @@ public record AxisAssembly(
     List<Probe> probes,
     List<StopFunction> stops,
     DriveRecord record,
-    Map<String, StopReach> reach) {
+    Map<String, StopReach> reach,
+    List<BusStation> stations,
+    DescriptionCatalogue descriptions)
+    implements AxisAssemblyBuilder.With {
 
   /** Takes copies of the lists. */
   public AxisAssembly {
@@ -50,6 +59,7 @@ public record AxisAssembly(
     probes = List.copyOf(probes);
     stops = List.copyOf(stops);
     reach = Map.copyOf(reach);
+    stations = List.copyOf(stations);
   }
 
   /** Looks everything up; empty where something is missing, which {@link #missing} then names. */
@@ -75,6 +85,7 @@ public record AxisAssembly(
     if (controllerSheet.isEmpty() || driveSheet.isEmpty()) {
       return Optional.empty();
     }
+    List<BusStation> stations = project.stationsOf(drive.get().id());
     Neighbourhoods.Neighbourhood own = around.of(drive.get(), axis);
     return Optional.of(
         new AxisAssembly(
@@ -90,7 +101,9 @@ public record AxisAssembly(
             project.probes().stream().filter(p -> p.axis().equals(axis.id())).toList(),
             project.stopsOf(axis.id()),
             project.record(drive.get().id()),
-            around.reach(project, drive.get(), motor.get(), project.stopsOf(axis.id()))));
+            around.reach(project, drive.get(), motor.get(), project.stopsOf(axis.id())),
+            stations,
+            stations.isEmpty() ? DescriptionCatalogue.NONE : sheets.descriptions()));
   }
 
   /** The mains and power cables of its drive; those it is rated for while nobody has looked. */
@@ -113,39 +126,8 @@ public record AxisAssembly(
   }
 
   /** This assembly with the drive in another state of its settings and switches. */
-  public AxisAssembly with(Drive nextDrive) {
-    return new AxisAssembly(
-        axis,
-        controller,
-        controllerSheet,
-        nextDrive,
-        driveSheet,
-        motor,
-        parts,
-        wires,
-        intents,
-        probes,
-        stops,
-        record,
-        reach);
-  }
-
-  /** This assembly with these wires instead. */
-  public AxisAssembly withWires(List<Wire> next) {
-    return new AxisAssembly(
-        axis,
-        controller,
-        controllerSheet,
-        drive,
-        driveSheet,
-        motor,
-        parts,
-        next,
-        intents,
-        probes,
-        stops,
-        record,
-        reach);
+  public AxisAssembly with(Drive next) {
+    return withDrive(next);
   }
 
   /** What is not there yet, in words; empty where the axis is complete. */

@@ -42,4 +42,10 @@ public record BusStation(
     image = image == null ? null : List.copyOf(image);
     startUp = List.copyOf(startUp);
   }
+
+  /** This station with another image; null for the one as delivered. */
+  public BusStation carrying(@Nullable List<Integer> next) {
+    return new BusStation(
+        id, name, type, vendor, product, revision, alias, modules, next, startUp, drive);
+  }
 }

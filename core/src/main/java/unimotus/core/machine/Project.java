@@ -121,6 +121,11 @@ public record Project(
     return find(drives, Drive::id, id);
   }
 
+  /** The stations of the process-data fieldbus that lead to a drive; possibly empty. */
+  public List<BusStation> stationsOf(String driveId) {
+    return stations.stream().filter(s -> s.drive().equals(driveId)).toList();
+  }
+
   /** What is known of a drive besides its design; a blank record where nothing is. */
   public DriveRecord record(String driveId) {
     return find(records, DriveRecord::drive, driveId).orElseGet(() -> DriveRecord.blank(driveId));

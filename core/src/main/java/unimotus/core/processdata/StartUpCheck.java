@@ -44,7 +44,13 @@ public record StartUpCheck(List<Row> rows) {
       StartUpCommand command,
       Verdict verdict,
       @Nullable ObjectAbort abort,
-      String why) {}
+      String why) {
+
+    /** Whether it tells the device its image. */
+    public boolean isOfImage() {
+      return Check.isMapping(command.index());
+    }
+  }
 
   /** What comes of a command. */
   public enum Verdict {

@@ -4,37 +4,41 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import unimotus.core.fieldbus.LinkWatch;
-import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
+import unimotus.core.processdata.DriveImage;
+import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
-import unimotus.core.settings.LinkLoss;
+import unimotus.core.value.PlacedValue;
+import unimotus.core.value.PlacedValues;
 import unimotus.core.value.ValueRole;
 
 /**
- * Writes the function block that commands one drive over its registers. The block is locked at
- * power-up and after anything that takes the drive out of motion: only a rising edge of Run moves
- * it again.
+ * Writes the function block that commands one drive over its registers or its process image. The
+ * block is locked at power-up and after anything that takes the drive out of motion: only a rising
+ * edge of Run moves it again.
  */
 public final class LinkProgram {
   private final AxisAssembly axis;
-  private final RegisterMap map;
+  private final LinkEnd end;
+  private final PlacedValues map;
   private final WordProfile profile;
   private final LinkWatch watch;
 
-  private LinkProgram(AxisAssembly axis, RegisterMap map, WordProfile profile, LinkWatch watch) {
+  private LinkProgram(AxisAssembly axis, LinkEnd end, WordProfile profile, LinkWatch watch) {
     this.axis = axis;
-    this.map = map;
+    this.end = end;
+    this.map = end.values();
     this.profile = profile;
     this.watch = watch;
   }
 
   /**
-   * The block of an axis.
+   * The block of an axis over registers.
    *
    * @param map the registers of its drive
    * @param profile the words of its drive
@@ -44,14 +48,33 @@ public final class LinkProgram {
    */
   public static FunctionBlock block(
       AxisAssembly axis, RegisterMap map, WordProfile profile, LinkWatch watch) {
-    return new LinkProgram(axis, map, profile, watch).write();
+    return new LinkProgram(axis, LinkEnd.registers(axis, map), profile, watch).write();
+  }
+
+  /**
+   * The block of an axis over process data, with the words of the mode its drive is started in.
+   *
+   * @param image what of its drive stands in the image of its station
+   * @param watch what the bus leaves for the time-out
+   * @throws IllegalArgumentException where a block cannot be true: the image does not have what it
+   *     takes, or no speed is commanded over it
+   */
+  public static FunctionBlock block(AxisAssembly axis, DriveImage image, LinkWatch watch) {
+    image
+        .fault()
+        .ifPresent(
+            fault -> {
+              throw new IllegalArgumentException(fault);
+            });
+    WordProfile profile = DriveProfiles.cia402(image.mode().orElseThrow());
+    return new LinkProgram(axis, LinkEnd.processData(image), profile, watch).write();
   }
 
   private FunctionBlock write() {
-    LinkRefusals refusals = new LinkRefusals(axis, map, profile);
-    RegisterEntry control = refusals.word(ValueRole.CONTROL_WORD);
-    RegisterEntry status = refusals.word(ValueRole.STATUS_WORD);
-    RegisterEntry reference = refusals.reference();
+    LinkRefusals refusals = new LinkRefusals(axis, end, profile);
+    PlacedValue control = refusals.word(ValueRole.CONTROL_WORD);
+    PlacedValue status = refusals.word(ValueRole.STATUS_WORD);
+    PlacedValue reference = refusals.reference();
     refusals.states();
     output().ifPresent(refusals::actual);
     timeout(map).ifPresent(e -> refusals.timeout(e, watch));
@@ -61,13 +84,29 @@ public final class LinkProgram {
         inputs(status),
         outputs(control, reference),
         locals(),
-        new LinkStatements(axis, map, profile, watch).write(reference));
+        statements(reference));
   }
 
-  private List<Variable> outputs(RegisterEntry control, RegisterEntry reference) {
+  private List<String> statements(PlacedValue reference) {
+    List<String> all =
+        new ArrayList<>(new LinkStatements(axis, map, profile, watch).write(reference));
+    end.mode()
+        .ifPresent(
+            m -> {
+              all.add("");
+              all.add(FunctionBlock.comment("The mode is written each cycle: " + m.label()));
+              all.add("ModeOfOperation := %d;".formatted(m.number()));
+            });
+    return all;
+  }
+
+  private List<Variable> outputs(PlacedValue control, PlacedValue reference) {
     List<Variable> outputs = new ArrayList<>();
     outputs.add(new Variable("ControlWord", "WORD", control.where()));
     outputs.add(new Variable("ReferenceRaw", type(reference), reference.where()));
+    end.mode()
+        .ifPresent(
+            m -> outputs.add(new Variable("ModeOfOperation", "SINT", "0x6060: " + m.label())));
     timeout(map)
         .ifPresent(
             e ->
@@ -90,7 +129,7 @@ public final class LinkProgram {
     return outputs;
   }
 
-  private static List<Variable> locals() {
+  private List<Variable> locals() {
     return List.of(
         new Variable("Silence", "TON", "runs while no answer comes"),
         new Variable("Seen", "BOOL", "an answer came since power-up or the last loss"),
@@ -104,20 +143,20 @@ public final class LinkProgram {
         new Variable("ResetPulse", "TP", "holds the reset bit long enough for the bus"),
         new Variable("ResetGap", "TP", "keeps the next pulse away until this one has rested"),
         new Variable("Hertz", "REAL", "wanted output frequency"),
-        new Variable("Raw", "REAL", "the same in steps of the register"));
+        new Variable("Raw", "REAL", "the same in steps of the %s".formatted(end.noun())));
   }
 
-  private Optional<RegisterEntry> output() {
+  private Optional<? extends PlacedValue> output() {
     return map.entry(ValueRole.OUTPUT_FREQUENCY);
   }
 
   /** The register of the drive's own time-out; empty where there is none to write. */
-  static Optional<RegisterEntry> timeout(RegisterMap map) {
+  static Optional<? extends PlacedValue> timeout(PlacedValues map) {
     return map.entry(ValueRole.LINK_TIMEOUT).filter(e -> e.access().isWritable());
   }
 
   /** What is written there, in the unit of the register. */
-  static double timeout(RegisterEntry entry, LinkWatch watch) {
+  static double timeout(PlacedValue entry, LinkWatch watch) {
     MeasureUnit unit = MeasureUnit.ofSymbol(entry.unit().strip()).orElseThrow();
     return MeasureUnit.SECOND_UNIT.convert(watch.timeoutSeconds(), unit);
   }
@@ -134,15 +173,13 @@ public final class LinkProgram {
 
   private List<String> usual() {
     return List.of(
-        "%s: %s over a register fieldbus, unit %d"
-            .formatted(
-                axis.axis().name(), axis.driveSheet().name(), axis.record().fieldbus().unit()),
+        "%s: %s over %s".formatted(axis.axis().name(), axis.driveSheet().name(), end.carrier()),
         "Words: %s (%s)".formatted(profile.name(), profile.source()),
         "Written from the project; change it there and write it again.",
         "Locked at power-up and after a fault, a lost permission, a stop at the drive, a lost link:",
         "Run has to be withdrawn and given again while the drive is ready.",
         setTimeout(),
-        ownTimeout(),
+        end.silence(),
         "A fieldbus is no stop circuit: emergency stop and guards act on the drive by wires.",
         "The risk assessment and local codes decide.");
   }
@@ -156,20 +193,7 @@ public final class LinkProgram {
         .orElse("The drive's own time-out is not set by this block.");
   }
 
-  /** What the drive itself does when this block falls silent. */
-  private String ownTimeout() {
-    LinkLoss loss = LinkLoss.of(axis);
-    if (timeout(map).isPresent()) {
-      return loss.action() == LinkLoss.Action.HOLD
-          ? "ATTENTION: a controller that stops does not stop the motor. " + loss.afterwards()
-          : loss.afterwards();
-    }
-    return loss.runsOn()
-        ? "ATTENTION: a controller that stops does not stop the motor. " + loss.words()
-        : loss.words();
-  }
-
-  private List<Variable> inputs(RegisterEntry status) {
+  private List<Variable> inputs(PlacedValue status) {
     Reference scale = axis.axis().reference();
     String unit = axis.axis().mechanics().unit().symbol();
     List<Variable> inputs = new ArrayList<>();
@@ -186,13 +210,13 @@ public final class LinkProgram {
                     number(scale.speedAtFull()),
                     unit,
                     number(scale.frequencyAtFullHertz()))));
-    inputs.add(new Variable("Answered", "BOOL", "TRUE in each scan in which an answer came"));
+    inputs.add(new Variable("Answered", "BOOL", end.answered()));
     inputs.add(new Variable("StatusWord", "WORD", status.where()));
     output().ifPresent(e -> inputs.add(new Variable("OutputRaw", type(e), e.where())));
     return inputs;
   }
 
-  static String type(RegisterEntry entry) {
+  static String type(PlacedValue entry) {
     return switch (entry.type()) {
       case SIGNED_16 -> "INT";
       case UNSIGNED_16 -> "UINT";

@@ -2,15 +2,16 @@ package unimotus.core.program;
 
 import java.util.EnumSet;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.Set;
 import unimotus.core.fieldbus.LinkWatch;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.value.PlacedValue;
+import unimotus.core.value.PlacedValues;
 import unimotus.core.value.ValueRole;
 import unimotus.core.value.ValueType;
 
@@ -27,18 +28,20 @@ final class LinkRefusals {
           ValueType.FLOAT_32);
 
   private final AxisAssembly axis;
-  private final RegisterMap map;
+  private final PlacedValues map;
   private final WordProfile profile;
+  private final String noun;
 
-  LinkRefusals(AxisAssembly axis, RegisterMap map, WordProfile profile) {
+  LinkRefusals(AxisAssembly axis, LinkEnd end, WordProfile profile) {
     this.axis = axis;
-    this.map = map;
+    this.map = end.values();
+    this.noun = end.noun();
     this.profile = profile;
   }
 
   /** The register of a control or status word: sixteen bits, and a command can be written. */
-  RegisterEntry word(ValueRole role) {
-    RegisterEntry entry = needed(role);
+  PlacedValue word(ValueRole role) {
+    PlacedValue entry = needed(role);
     if (!WORDS.contains(entry.type())) {
       throw refused(entry, "holds %s, a word has 16 bits".formatted(entry.type().label()));
     }
@@ -49,20 +52,20 @@ final class LinkRefusals {
   }
 
   /** The register of the reference: a writable number in a unit of speed, for both directions. */
-  RegisterEntry reference() {
-    RegisterEntry entry = needed(ValueRole.REFERENCE);
+  PlacedValue reference() {
+    PlacedValue entry = needed(ValueRole.REFERENCE);
     writable(entry);
     measured(entry);
     direction(entry);
     return entry;
   }
 
-  void actual(RegisterEntry entry) {
+  void actual(PlacedValue entry) {
     measured(entry);
   }
 
   /** A time-out is a number in a unit of time, and the register holds what the bus needs. */
-  void timeout(RegisterEntry entry, LinkWatch watch) {
+  void timeout(PlacedValue entry, LinkWatch watch) {
     number(entry);
     if (!ValueRole.LINK_TIMEOUT.isCountedIn(entry.unit())) {
       throw refused(
@@ -97,28 +100,28 @@ final class LinkRefusals {
     }
   }
 
-  private RegisterEntry needed(ValueRole role) {
-    return map.entry(role)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "no register of %s has the role '%s'"
-                        .formatted(axis.axis().name(), role.label())));
+  private PlacedValue needed(ValueRole role) {
+    Optional<? extends PlacedValue> entry = map.entry(role);
+    if (entry.isEmpty()) {
+      throw new IllegalArgumentException(
+          "no %s of %s has the role '%s'".formatted(noun, axis.axis().name(), role.label()));
+    }
+    return entry.get();
   }
 
-  private void writable(RegisterEntry entry) {
+  private void writable(PlacedValue entry) {
     if (!entry.access().isWritable()) {
       throw refused(entry, "can only be read, and has to be written");
     }
   }
 
-  private void number(RegisterEntry entry) {
+  private void number(PlacedValue entry) {
     if (!NUMBERS.contains(entry.type())) {
       throw refused(entry, "holds %s, no number".formatted(entry.type().label()));
     }
   }
 
-  private void measured(RegisterEntry entry) {
+  private void measured(PlacedValue entry) {
     number(entry);
     if (!SpeedScale.measures(entry.unit())) {
       throw refused(
@@ -128,7 +131,7 @@ final class LinkRefusals {
   }
 
   /** Where the sign tells the direction, the register has to hold as much backward as forward. */
-  private void direction(RegisterEntry entry) {
+  private void direction(PlacedValue entry) {
     if (profile.direction().isInTheWord()) {
       return;
     }
@@ -141,24 +144,25 @@ final class LinkRefusals {
     if (-backward < forward - step - 1e-6) {
       throw refused(
           entry,
-          "holds %s to %s Hz: the words '%s' tell backward by the sign of the reference, and it cannot be written. Give the register a sign and a least value of %s %s, or words with a bit for the direction"
+          "holds %s to %s Hz: the words '%s' tell backward by the sign of the reference, and it cannot be written. Give the %s a sign and a least value of %s %s, or words with a bit for the direction"
               .formatted(
                   QuantityFormat.PLAIN.number(backward),
                   QuantityFormat.PLAIN.number(forward),
                   profile.name(),
+                  noun,
                   QuantityFormat.PLAIN.number(-entry.maximum()),
                   entry.unit()));
     }
   }
 
   /** The most the block ever asks for, in the unit of the register. */
-  private static double most(RegisterEntry entry, SpeedScale speeds) {
+  private static double most(PlacedValue entry, SpeedScale speeds) {
     return speeds.value(speeds.maximumHertz(), entry.unit());
   }
 
-  private IllegalArgumentException refused(RegisterEntry entry, String why) {
+  private IllegalArgumentException refused(PlacedValue entry, String why) {
     return new IllegalArgumentException(
-        "%s, register %s (%s): it %s"
-            .formatted(axis.axis().name(), entry.name(), entry.where(), why));
+        "%s, %s %s (%s): it %s"
+            .formatted(axis.axis().name(), noun, entry.name(), entry.where(), why));
   }
 }

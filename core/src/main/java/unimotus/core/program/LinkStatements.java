@@ -10,8 +10,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import unimotus.core.fieldbus.LinkWatch;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.Direction;
@@ -20,6 +18,8 @@ import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.profile.WordMachine.Step;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.profile.WordState;
+import unimotus.core.value.PlacedValue;
+import unimotus.core.value.PlacedValues;
 import unimotus.core.value.ValueRole;
 import unimotus.core.value.ValueType;
 
@@ -29,14 +29,14 @@ final class LinkStatements {
   private static final double DRIVE_SECONDS = 1;
 
   private final AxisAssembly axis;
-  private final RegisterMap map;
+  private final PlacedValues map;
   private final WordProfile profile;
   private final WordMachine machine;
   private final LinkWatch watch;
   private final int halt;
   private final List<String> body = new ArrayList<>();
 
-  LinkStatements(AxisAssembly axis, RegisterMap map, WordProfile profile, LinkWatch watch) {
+  LinkStatements(AxisAssembly axis, PlacedValues map, WordProfile profile, LinkWatch watch) {
     this.axis = axis;
     this.map = map;
     this.profile = profile;
@@ -45,7 +45,7 @@ final class LinkStatements {
     this.halt = halt();
   }
 
-  List<String> write(RegisterEntry reference) {
+  List<String> write(PlacedValue reference) {
     watchLink();
     readState();
     map.entry(ValueRole.OUTPUT_FREQUENCY).ifPresent(this::readActual);
@@ -95,7 +95,7 @@ final class LinkStatements {
     return "((StatusWord AND %s) = %s)".formatted(hex(state.mask()), hex(state.value()));
   }
 
-  private void readActual(RegisterEntry entry) {
+  private void readActual(PlacedValue entry) {
     String type = LinkProgram.type(entry);
     say("The actual frequency: " + entry.where());
     add("IF Answered THEN");
@@ -307,7 +307,7 @@ final class LinkStatements {
   }
 
   /** Up to the next whole step: rounded down to nothing it would never time out. */
-  private double timeoutRaw(RegisterEntry entry) {
+  private double timeoutRaw(PlacedValue entry) {
     double wanted = LinkProgram.timeout(entry, watch);
     double raw = (wanted - entry.offset()) / entry.scale();
     return entry.type() == ValueType.FLOAT_32 ? raw : Math.ceil(raw - 1e-9);

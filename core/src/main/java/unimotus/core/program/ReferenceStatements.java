@@ -5,11 +5,11 @@ import static unimotus.core.program.Literals.real;
 
 import java.util.ArrayList;
 import java.util.List;
-import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reference;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.profile.WordProfile;
+import unimotus.core.value.PlacedValue;
 import unimotus.core.value.ValueType;
 
 /** The statements of a block that scale the reference to the register's counts. */
@@ -23,7 +23,7 @@ final class ReferenceStatements {
     this.profile = profile;
   }
 
-  List<String> statements(RegisterEntry entry) {
+  List<String> statements(PlacedValue entry) {
     Reference scale = axis.axis().reference();
     double most = speeds().maximumHertz();
     double span = scale.frequencyAtFullHertz() - scale.frequencyAtZeroHertz();
@@ -69,7 +69,7 @@ final class ReferenceStatements {
     return body;
   }
 
-  private static double raw(RegisterEntry entry, double value) {
+  private static double raw(PlacedValue entry, double value) {
     double raw = (value - entry.offset()) / entry.scale();
     return Math.max(entry.type().least(), Math.min(entry.type().most(), raw));
   }

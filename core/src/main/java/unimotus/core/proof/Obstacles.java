@@ -50,6 +50,12 @@ public record Obstacles(List<String> signal, List<String> motion) {
           Rule.REGISTER_MAP,
           Rule.UNIT_NUMBER,
           Rule.WORD_PROFILE,
+          Rule.STATION_UNKNOWN,
+          Rule.STATION_SETUP,
+          Rule.START_UP_REFUSED,
+          Rule.STATION_ALIAS,
+          Rule.STATION_DRIVE,
+          Rule.MODE_TARGET,
           Rule.SWITCH_POSITION);
 
   /** Takes copies. */

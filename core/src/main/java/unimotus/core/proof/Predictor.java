@@ -41,6 +41,9 @@ public final class Predictor {
   /** Key of the volts at the run input while run is commanded. */
   public static final String RUN_VOLTS = "permission.run.volts";
 
+  /** What the keys of states begin with that the link of an axis shows. */
+  public static final String LINK_STATE = "link.";
+
   /** The keys of the states the drive shows. */
   public static final Set<String> PERMISSION_KEYS = Set.of(OPEN_STATUS, CLOSED_STATUS, RUN_STATUS);
 
@@ -107,6 +110,7 @@ public final class Predictor {
     predictor.permission();
     predictor.predictions.addAll(StopPredictions.beforeMotion(stops));
     if (!obstacles.hinderMotion()) {
+      predictor.predictions.addAll(predictor.link.states(axis));
       predictor.direction();
       predictor.predictions.addAll(StopPredictions.inMotion(stops));
     }
@@ -148,9 +152,12 @@ public final class Predictor {
             EnumSet.of(WIRES, DRIVE)));
   }
 
-  /** The predictions of the references of the main path alone; what the detective works on. */
+  /**
+   * The predictions of the link and the references of the main path; what the detective works on.
+   */
   public static List<Prediction> references(AxisAssembly axis, SignalPath path) {
     Predictor predictor = new Predictor(axis, path, Obstacles.NONE, false, null);
+    predictor.predictions.addAll(predictor.link.states(axis));
     predictor.direction();
     predictor.references();
     return List.copyOf(predictor.predictions);

@@ -37,6 +37,14 @@ public interface ReadableLink extends ReferenceLink {
     return List.of();
   }
 
+  /**
+   * What the link itself shows while it works, apart from numbers; their keys begin with {@link
+   * Predictor#LINK_STATE}. Possibly empty.
+   */
+  default List<Prediction> states(AxisAssembly axis) {
+    return List.of();
+  }
+
   /** How closely what commands it can be set, as a share of the span; 0 for a program. */
   default double settingShare() {
     return 0;

@@ -20,6 +20,7 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Neighbourhoods;
 import unimotus.core.machine.Project;
+import unimotus.core.processdata.StationChecks;
 import unimotus.core.sheet.SheetCatalogue;
 
 /** All axes of a line looked over. Immutable. */
@@ -74,6 +75,7 @@ public final class LineReview {
         line.add(flaw.finding());
       }
     }
+    stations(project, sheets, shared, line);
     LineSupplies supplies =
         LineSupplies.of(
             project, sheets, around.groups(), previous == null ? null : previous.supplies);
@@ -85,6 +87,26 @@ public final class LineReview {
       all.add(more.isEmpty() ? review : review.with(more));
     }
     return new LineReview(all, own, around, supplies, line);
+  }
+
+  /** Faults of stations, told by the axis of the drive they lead to, else by the line. */
+  private static void stations(
+      Project project,
+      SheetCatalogue sheets,
+      Map<String, List<Finding>> shared,
+      List<Finding> line) {
+    if (project.stations().isEmpty()) {
+      return;
+    }
+    for (StationChecks.Found found : StationChecks.check(project, sheets.descriptions())) {
+      List<Axis> axes =
+          project.axes().stream().filter(a -> found.drive().equals(a.drive())).toList();
+      axes.forEach(
+          a -> shared.computeIfAbsent(a.id(), k -> new ArrayList<>()).add(found.finding()));
+      if (axes.isEmpty()) {
+        line.add(found.finding());
+      }
+    }
   }
 
   /** Faults of supplies, told by the axes that use them, else by the line; none twice. */
@@ -143,7 +165,9 @@ public final class LineReview {
         && a.probes().equals(b.probes())
         && a.stops().equals(b.stops())
         && a.record().equals(b.record())
-        && a.reach().equals(b.reach());
+        && a.reach().equals(b.reach())
+        && a.stations().equals(b.stations())
+        && a.descriptions() == b.descriptions();
   }
 
   /** One review an axis, in the line's order. */

@@ -27,11 +27,14 @@ public final class LinkChecks {
 
   private LinkChecks() {}
 
-  /** Whether the drive takes run and stop over its fieldbus, from registers that are known. */
+  /**
+   * Whether the drive takes run and stop over its fieldbus, from registers that are known or from a
+   * station of process data.
+   */
   public static boolean isCommandedByLink(AxisAssembly axis) {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     return settings.is(SettingRole.COMMAND_SOURCE, Option.FIELDBUS, Option.TERMINALS)
-        && !axis.record().fieldbus().registers().isEmpty();
+        && !(axis.record().fieldbus().registers().isEmpty() && axis.stations().isEmpty());
   }
 
   /** Findings of one axis; none where it has no registers. */
@@ -66,7 +69,7 @@ public final class LinkChecks {
 
   private static void checkLoss(AxisAssembly axis, List<Finding> found) {
     LinkLoss loss = LinkLoss.of(axis);
-    if (isCommandedByLink(axis) && loss.runsOn()) {
+    if (isCommandedByLink(axis) && axis.stations().isEmpty() && loss.runsOn()) {
       found.add(
           new Finding(
               Severity.WARNING,

@@ -30,8 +30,9 @@ import unimotus.core.way.analog.DriveInput;
 import unimotus.core.way.analog.DriveReference;
 import unimotus.core.way.analog.OutputModule;
 import unimotus.core.way.analog.ProgramCounts;
-import unimotus.core.way.register.DriveRegister;
-import unimotus.core.way.register.ProgramRegister;
+import unimotus.core.way.number.DriveNumber;
+import unimotus.core.way.number.ProgramNumber;
+import unimotus.core.way.number.Taking;
 
 /**
  * Every stage of a path by itself: value, way back, limits, step, sum and what holds it (by hand).
@@ -89,13 +90,10 @@ class StageTest {
         input(SignalRange.MA_4_20, SignalRange.MA_4_20).turnedRound(),
         input(SignalRange.V_0_10, SignalRange.MA_0_20),
         new DriveReference(10, 50, 0, 60, 0, ""),
-        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 10, 50),
-        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 3), SPEEDS, 10, 50),
-        new DriveRegister(
-            entry(ValueType.UNSIGNED_16, 0.01, 3),
-            WordOrder.ABCD,
-            SPEEDS,
-            new FrequencyLimits(0, 400)),
+        new ProgramNumber(entry(ValueType.UNSIGNED_16, 0.01, 0), "register", SPEEDS, 10, 50),
+        new ProgramNumber(entry(ValueType.UNSIGNED_16, 0.01, 3), "register", SPEEDS, 10, 50),
+        DriveNumber.asMeant(
+            entry(ValueType.UNSIGNED_16, 0.01, 3), SPEEDS, new FrequencyLimits(0, 400)),
         POLES,
         SLIP,
         new SlipStage(44, 26, new ShaftLoad(0.1, 3, 0.002, 1e-6), false),
@@ -153,39 +151,33 @@ class StageTest {
             "input AI1: ±10 V"),
         sum(REFERENCE, 50, 30, "10 + 50/100·(50 − 10)", "drive P19, P20"),
         sum(
-            new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 0, 50),
+            new ProgramNumber(entry(ValueType.UNSIGNED_16, 0.01, 0), "register", SPEEDS, 0, 50),
             50,
             2500,
             "0 + 50/100·(50 − 0) = 25 Hz; 25/0.01, whole",
             "program: "),
         sum(
-            new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 3), SPEEDS, 0, 50),
+            new ProgramNumber(entry(ValueType.UNSIGNED_16, 0.01, 3), "register", SPEEDS, 0, 50),
             50,
             2200,
             "0 + 50/100·(50 − 0) = 25 Hz; (25 − 3)/0.01, whole",
             "program: "),
         sum(
-            new ProgramRegister(entry(ValueType.FLOAT_32, 1, 0), SPEEDS, 0, 50),
+            new ProgramNumber(entry(ValueType.FLOAT_32, 1, 0), "register", SPEEDS, 0, 50),
             50,
             25,
             "= 25 Hz; 25/1",
             "program: "),
         sum(
-            new DriveRegister(
-                entry(ValueType.UNSIGNED_16, 0.01, 0),
-                WordOrder.ABCD,
-                SPEEDS,
-                new FrequencyLimits(0, 400)),
+            DriveNumber.asMeant(
+                entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, new FrequencyLimits(0, 400)),
             2500,
             25,
             "2500·0.01",
             "drive: "),
         sum(
-            new DriveRegister(
-                entry(ValueType.UNSIGNED_16, 0.01, 3),
-                WordOrder.ABCD,
-                SPEEDS,
-                new FrequencyLimits(0, 400)),
+            DriveNumber.asMeant(
+                entry(ValueType.UNSIGNED_16, 0.01, 3), SPEEDS, new FrequencyLimits(0, 400)),
             2200,
             25,
             "2200·0.01 + 3",
@@ -263,8 +255,8 @@ class StageTest {
     held(REFERENCE, 12.4, "lifted to 15 Hz: minimum frequency");
     free(ANSWER, 60, -60);
     held(ANSWER, -60.1, "held at full scale: the output shows no more than 60 Hz");
-    ProgramRegister register =
-        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 0, 500);
+    ProgramNumber register =
+        new ProgramNumber(entry(ValueType.UNSIGNED_16, 0.01, 0), "register", SPEEDS, 0, 500);
     free(register, 0, 80);
     held(register, 81, "held at 400 Hz: the register takes no more");
     assertThat(register.forward(100)).isEqualTo(40_000);
@@ -325,11 +317,8 @@ class StageTest {
     assertThat(GEAR.low()).isEqualTo(Double.NEGATIVE_INFINITY);
     // 1000 rpm a step at four poles are 33.3 Hz, whichever way the scale goes.
     assertThat(
-            new DriveRegister(
-                    entry(ValueType.SIGNED_16, -0.01, 0),
-                    WordOrder.ABCD,
-                    SPEEDS,
-                    new FrequencyLimits(0, 60))
+            DriveNumber.asMeant(
+                    entry(ValueType.SIGNED_16, -0.01, 0), SPEEDS, new FrequencyLimits(0, 60))
                 .step())
         .isCloseTo(0.01, within(1e-12));
   }
@@ -357,22 +346,23 @@ class StageTest {
     assertThat(List.of(NUMBER.low(), NUMBER.high())).containsExactly(0.0, 30.0);
     assertThat(new ProgramCounts(1000, -100).low()).isEqualTo(-1000);
     assertThat(new ProgramCounts(1000, 0).high()).isEqualTo(1000);
-    ProgramRegister down =
-        new ProgramRegister(entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, 50, 10);
+    ProgramNumber down =
+        new ProgramNumber(entry(ValueType.UNSIGNED_16, 0.01, 0), "register", SPEEDS, 50, 10);
     assertThat(List.of(down.low(), down.high())).containsExactly(1000.0, 5000.0);
-    DriveRegister register =
-        new DriveRegister(
-            entry(ValueType.UNSIGNED_16, 0.01, 0),
-            WordOrder.ABCD,
-            SPEEDS,
-            new FrequencyLimits(5, 60));
+    DriveNumber register =
+        DriveNumber.asMeant(
+            entry(ValueType.UNSIGNED_16, 0.01, 0), SPEEDS, new FrequencyLimits(5, 60));
     assertThat(List.of(register.low(), register.high())).containsExactly(5.0, 60.0);
     assertThat(register.forward(100)).isEqualTo(5);
     held(register, 100, "lifted to 5 Hz");
     assertThat(register.with(new FrequencyLimits(0, 20)).forward(3000)).isEqualTo(20);
-    assertThat(register.with(entry(ValueType.UNSIGNED_16, 0.1, 0)).forward(300)).isEqualTo(30);
+    assertThat(register.with(Scaling.of(0.1, "Hz")).forward(300)).isEqualTo(30);
     // 0x01F4 taken byte by byte the other way is 0xF401.
-    assertThat(register.takenAs(WordOrder.BADC).with(new FrequencyLimits(0, 1000)).forward(500))
+    Taking swapped =
+        raw ->
+            WordOrder.BADC.raw(
+                ValueType.UNSIGNED_16, WordOrder.ABCD.words(ValueType.UNSIGNED_16, raw));
+    assertThat(register.with(swapped).with(new FrequencyLimits(0, 1000)).forward(500))
         .isCloseTo(0xF401 * 0.01, within(1e-9));
   }
 

@@ -44,7 +44,7 @@ public final class BusView implements View {
   /** A view of the bus of whatever line is open. */
   public BusView(Desk desk) {
     this.desk = desk;
-    this.cable = new CablePane(desk, this::choose);
+    this.cable = new CablePane(desk, this::choose, this::refresh);
     this.head = new StationHead(desk);
     this.tabs =
         new Tabs<>(
@@ -80,7 +80,9 @@ public final class BusView implements View {
 
   @Override
   public void refresh() {
-    List<StationDesign> designs = StationLists.designs(desk.session().project());
+    List<StationDesign> designs =
+        StationLists.designs(desk.session().project(), desk.session().sheets().descriptions());
+    desk.navigation().takeAim().ifPresent(station -> chosen = station);
     Optional<StationDesign> shown =
         designs.stream()
             .filter(d -> d.station().id().equals(chosen))
@@ -110,8 +112,10 @@ public final class BusView implements View {
           "ink-attention");
     }
     return switch (side) {
-      case IMAGE -> new ImagePane(design.known().get());
-      case START_UP -> new StartUpPane(design);
+      case IMAGE ->
+          new ImagePane(
+              design.known().get(), new ImageChoice(desk, design.station(), design.known().get()));
+      case START_UP -> new StartUpPane(desk, design);
       case OBJECTS -> objects.of(design.known().get());
     };
   }

@@ -26,13 +26,13 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
-import unimotus.formats.esi.ShippedDescriptions;
 import unimotus.workbench.StationEdits;
 
 /** The stations as they hang on the cable, the controller first; more are added at its end. */
 final class CablePane extends VBox {
   private final Desk desk;
   private final Consumer<String> choose;
+  private final ScanCard scan;
 
   /** A device that can be added. */
   private record Offer(DeviceDescription description, EsiDevice device) {
@@ -41,9 +41,10 @@ final class CablePane extends VBox {
     }
   }
 
-  CablePane(Desk desk, Consumer<String> choose) {
+  CablePane(Desk desk, Consumer<String> choose, Runnable searched) {
     this.desk = desk;
     this.choose = choose;
+    this.scan = new ScanCard(desk, searched);
     setId("bus-cable");
     setFillWidth(true);
   }
@@ -59,7 +60,10 @@ final class CablePane extends VBox {
     }
     Region spacer = new Region();
     spacer.setMinHeight(14);
-    getChildren().addAll(spacer, adding());
+    Region gap = new Region();
+    gap.setMinHeight(14);
+    scan.refresh();
+    getChildren().addAll(spacer, adding(), gap, scan);
   }
 
   /** Something at a knot of the cable, which comes from above and goes on below. */
@@ -98,6 +102,8 @@ final class CablePane extends VBox {
     List<String> facts = facts(design);
     VBox words = new VBox(2, Parts.label(station.name(), "ink-strong"));
     facts.forEach(f -> words.getChildren().add(Parts.label(f, "ink-caption")));
+    String presence = scan.presence().map(p -> p.words(station)).orElse("offline");
+    words.getChildren().add(Parts.label(presence, "ink-caption"));
     button.setGraphic(new HBox(9, mark(design), words));
     button.setAccessibleText("%s, %s".formatted(station.name(), String.join(", ", facts)));
     button.setOnAction(e -> choose.accept(station.id()));
@@ -150,7 +156,7 @@ final class CablePane extends VBox {
   }
 
   private Node adding() {
-    DescriptionCatalogue catalogue = ShippedDescriptions.catalogue();
+    DescriptionCatalogue catalogue = desk.session().sheets().descriptions();
     List<Offer> offers =
         catalogue.descriptions().stream()
             .flatMap(d -> d.devices().stream().map(e -> new Offer(d, e)))

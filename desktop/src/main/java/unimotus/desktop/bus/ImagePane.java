@@ -30,7 +30,7 @@ final class ImagePane extends VBox {
   private static final double SIDE = 368;
   private static final int SHORT_NAME = 20;
 
-  ImagePane(StationSetup setup) {
+  ImagePane(StationSetup setup, ImageChoice choice) {
     super(10);
     setId("station-image");
     ProcessImage image = ProcessImage.of(setup);
@@ -44,6 +44,7 @@ final class ImagePane extends VBox {
                 "Entries follow each other bit by bit; only gaps align them. Bit 7 is on the left."
                     + " Whoever leaves a gap out reads everything behind it shifted.",
                 "ink-label"),
+            choice.node(),
             sides);
   }
 

@@ -5,18 +5,26 @@ import javafx.scene.Node;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.esi.ObjectDictionary;
+import unimotus.core.machine.BusStation;
 import unimotus.core.processdata.ObjectAbort;
 import unimotus.core.processdata.StartUpCheck;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.processdata.StationSetup;
 import unimotus.core.quantity.Count;
+import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
+import unimotus.workbench.StationEdits;
 
 /** What is written to a station at every start-up, in order, each with what it would answer. */
 final class StartUpPane extends VBox {
-  StartUpPane(StationDesign design) {
+  private final Desk desk;
+  private final StationDesign design;
+
+  StartUpPane(Desk desk, StationDesign design) {
     super(10);
+    this.desk = desk;
+    this.design = design;
     setId("station-start-up");
     StationSetup setup = design.known().orElseThrow();
     StartUpCheck check = StartUpCheck.of(setup, design.startUp());
@@ -33,17 +41,19 @@ final class StartUpPane extends VBox {
                         : "%s would be refused at every power-up.".formatted(refused))
                     + (open == 0 ? "" : " %d undetermined.".formatted(open)),
                 refused + open == 0 ? "ink-label" : "ink-attention"),
+            new StartUpEntry(desk, design.station(), setup).node(),
             Parts.sheet(0, rows(check, StartUpCheck.dictionary(setup))));
   }
 
-  private static Node rows(StartUpCheck check, ObjectDictionary known) {
+  private Node rows(StartUpCheck check, ObjectDictionary known) {
     GridPane grid = new GridPane();
     grid.setHgap(14);
     grid.setVgap(3);
-    String[] heads = {"", "no.", "at", "object", "value", "bytes", "what for"};
+    String[] heads = {"", "no.", "at", "object", "value", "bytes", "what for", ""};
     for (int i = 0; i < heads.length; i++) {
       grid.add(Cells.whole(heads[i], "ink-caption"), i, 0);
     }
+    int first = check.rows().size() - design.station().startUp().size();
     int line = 1;
     for (StartUpCheck.Row row : check.rows()) {
       grid.addRow(
@@ -54,7 +64,8 @@ final class StartUpPane extends VBox {
           Cells.whole(row.command().object()),
           Cells.whole(value(row, known)),
           Cells.whole(String.valueOf(row.command().bytes()), "ink-label"),
-          Parts.prose(row.command().comment(), "ink-label"));
+          Parts.prose(row.command().comment(), "ink-label"),
+          actions(row.number() - first - 1));
       grid.getChildren().forEach(n -> GridPane.setValignment(n, VPos.CENTER));
       line++;
       if (!row.why().isEmpty()) {
@@ -65,6 +76,27 @@ final class StartUpPane extends VBox {
       }
     }
     return grid;
+  }
+
+  /**
+   * What can be done with an object that the project added.
+   *
+   * @param place its place among these; negative for one of the device
+   */
+  private Node actions(int place) {
+    BusStation station = design.station();
+    return place < 0
+        ? Parts.row(0)
+        : Parts.row(
+            2,
+            Parts.quiet(
+                "start-up-up-" + place,
+                "earlier",
+                () -> desk.apply(StationEdits.moveStartUp(station, place, -1))),
+            Parts.quiet(
+                "start-up-remove-" + place,
+                "remove",
+                () -> desk.apply(StationEdits.removeStartUp(station, place))));
   }
 
   /** Mapping words are read in hex, all others as numbers. */

@@ -2,15 +2,20 @@ package unimotus.desktop.bus;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Objects;
 import java.util.function.Supplier;
 import javafx.scene.Node;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.esi.EsiModule;
+import unimotus.core.esi.Slots;
 import unimotus.core.machine.BusStation;
+import unimotus.core.machine.Drive;
 import unimotus.core.processdata.SetupDoubt;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.processdata.StationSetup;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.WordField;
@@ -19,6 +24,8 @@ import unimotus.workbench.StationEdits;
 
 /** Who the chosen station is: its name and alias, its slots, and what is wrong with them. */
 final class StationHead {
+  private static final String NONE = "";
+
   private final Desk desk;
 
   StationHead(Desk desk) {
@@ -57,6 +64,10 @@ final class StationHead {
                 name,
                 Parts.label("alias", "ink-label"),
                 alias,
+                Parts.label("drive behind it", "ink-label"),
+                drive(station)),
+            Parts.flow(
+                8,
                 Parts.action("station-up", "Earlier", () -> move(station, -1)),
                 Parts.action("station-down", "Later", () -> move(station, 1)),
                 Parts.quiet(
@@ -66,7 +77,7 @@ final class StationHead {
         .ifPresent(
             setup -> {
               if (!setup.modules().isEmpty()) {
-                head.getChildren().add(Parts.prose(slots(setup), "ink-label"));
+                head.getChildren().add(slots(station, setup));
               }
               setup.doubts().forEach(d -> head.getChildren().add(doubt(d)));
             });
@@ -98,13 +109,58 @@ final class StationHead {
     }
   }
 
-  private static String slots(StationSetup setup) {
-    List<String> slots = new ArrayList<>();
+  private Node drive(BusStation station) {
+    List<String> drives = new ArrayList<>(List.of(NONE));
+    desk.session().project().drives().forEach(d -> drives.add(d.id()));
+    ChoiceField<String> field =
+        new ChoiceField<>(
+            "drive behind the station",
+            drives,
+            this::driveName,
+            id -> desk.apply(StationEdits.drive(station, id)));
+    field.setId("station-drive");
+    // One that is not there is shown as nothing; the checks name it.
+    return field.show(drives.contains(station.drive()) ? station.drive() : null);
+  }
+
+  private String driveName(String id) {
+    return desk.session().project().drive(id).map(Drive::name).orElse("none");
+  }
+
+  /** A choice for each slot, of the modules that fit and of none. */
+  private Node slots(BusStation station, StationSetup setup) {
+    FlowPane row = Parts.flow(8);
+    Slots slots = Objects.requireNonNull(setup.device().slots());
+    List<Long> idents = setup.modules().stream().map(m -> m == null ? 0L : m.ident()).toList();
     for (int i = 0; i < setup.modules().size(); i++) {
-      EsiModule module = setup.modules().get(i);
-      slots.add("slot %d: %s".formatted(i, module == null ? "empty" : module.name()));
+      int slot = i;
+      List<Long> offered = new ArrayList<>(List.of(0L));
+      offered.addAll(slots.slots().get(i).allowed());
+      ChoiceField<Long> field =
+          new ChoiceField<>(
+              "module in slot " + i,
+              offered,
+              ident -> module(station, ident),
+              ident -> desk.apply(StationEdits.module(station, idents, slot, ident)));
+      field.setId("station-slot-" + i);
+      row.getChildren()
+          .add(
+              Parts.row(
+                  4, Parts.label("slot %d".formatted(i), "ink-label"), field.show(idents.get(i))));
     }
-    return String.join(" · ", slots);
+    return row;
+  }
+
+  private String module(BusStation station, long ident) {
+    return ident == 0
+        ? "empty"
+        : desk.session()
+            .sheets()
+            .descriptions()
+            .device(station.vendor(), station.product(), station.revision())
+            .flatMap(f -> f.description().module(ident))
+            .map(EsiModule::name)
+            .orElse("0x%08X".formatted(ident));
   }
 
   private static Node doubt(SetupDoubt doubt) {

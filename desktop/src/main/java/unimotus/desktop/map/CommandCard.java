@@ -11,11 +11,10 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextField;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
-import unimotus.core.fieldbus.RegisterEntry;
-import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityText;
+import unimotus.core.value.PlacedValue;
 import unimotus.core.value.ValueRole;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
@@ -26,9 +25,7 @@ import unimotus.workbench.live.Hand;
 import unimotus.workbench.live.LiveLink;
 import unimotus.workbench.live.LiveWatch;
 
-/**
- * What is commanded over the bus: who arms, reference, intents, any other register; and the log.
- */
+/** What is commanded over the bus: who arms, reference, intents, any other value; and the log. */
 final class CommandCard extends VBox {
   private static final double LOG_HEIGHT = 120;
   private static final int LOG_LINES = 12;
@@ -56,19 +53,20 @@ final class CommandCard extends VBox {
   private final TextField who = new TextField();
   private final FlowPane referenceRow = Parts.flow(8);
   private final ChoiceField<String> others =
-      new ChoiceField<>("register to write", List.of(), n -> n, n -> {});
+      new ChoiceField<>("value to write", List.of(), n -> n, n -> {});
   private final TextField other = new TextField("0");
+  private final FlowPane otherRow = Parts.flow(8);
   private final VBox log = Parts.column(1);
   private final Label loss = Parts.prose("", "ink-label");
   private final Button timeout =
       Parts.quiet("live-timeout", "set the time-out to 2 s", () -> setTimeout(TIMEOUT_SECONDS));
-  private RegisterMap map;
+  private Reach reach;
 
-  CommandCard(Desk desk, RegisterMap map, Asked asked) {
+  CommandCard(Desk desk, Reach reach, Asked asked) {
     super(8);
     this.desk = desk;
     this.asked = asked;
-    this.map = map;
+    this.reach = reach;
     getStyleClass().add("sheet");
     others.setId("live-other");
     others.setPrefWidth(170);
@@ -79,6 +77,13 @@ final class CommandCard extends VBox {
     who.setAccessibleText("your name");
     who.setPrefColumnCount(12);
     who.setPromptText("your name");
+    otherRow
+        .getChildren()
+        .addAll(
+            Parts.label("Any other", "ink-label"),
+            others,
+            other,
+            Parts.action("live-set", "Write", this::set));
     showReference();
     getChildren()
         .addAll(
@@ -101,12 +106,7 @@ final class CommandCard extends VBox {
                 jog("live-jog-forward", "forward", Intent.START_FORWARD),
                 jog("live-jog-reverse", "in reverse", Intent.START_REVERSE),
                 Parts.label("at the reference", "ink-label")),
-            Parts.flow(
-                8,
-                Parts.label("Any other", "ink-label"),
-                others,
-                other,
-                Parts.action("live-set", "Write", this::set)),
+            otherRow,
             Parts.label("Written", "ink-strong"),
             written());
   }
@@ -148,16 +148,18 @@ final class CommandCard extends VBox {
     return who.getText();
   }
 
-  /** Takes the registers of another drive. */
-  void show(RegisterMap next) {
-    map = next;
+  /** Takes the values of another drive. */
+  void show(Reach next) {
+    reach = next;
     List<String> writable =
-        map.entries().stream()
-            .filter(e -> e.access().isWritable() && e.table().mostWritten() > 0)
+        next.values().stream()
+            .filter(next::isWritable)
             .filter(e -> e.role() != ValueRole.CONTROL_WORD)
             .filter(e -> e.role() != ValueRole.REFERENCE)
-            .map(RegisterEntry::name)
+            .map(PlacedValue::name)
             .toList();
+    otherRow.setVisible(!writable.isEmpty());
+    otherRow.setManaged(!writable.isEmpty());
     if (!others.getItems().equals(writable)) {
       others.getItems().setAll(writable);
       others.show(writable.isEmpty() ? null : writable.get(0));
@@ -173,10 +175,14 @@ final class CommandCard extends VBox {
   }
 
   /** The drive's own time-out, where it can be written and is counted in a unit of time. */
-  private Optional<RegisterEntry> timeoutEntry() {
-    return map.entry(ValueRole.LINK_TIMEOUT)
+  private Optional<PlacedValue> timeoutEntry() {
+    return value(ValueRole.LINK_TIMEOUT)
         .filter(e -> e.access().isWritable())
         .filter(e -> ValueRole.LINK_TIMEOUT.isCountedIn(e.unit()));
+  }
+
+  private Optional<PlacedValue> value(ValueRole role) {
+    return reach.values().stream().filter(v -> v.role() == role).findFirst();
   }
 
   private void setTimeout(double seconds) {
@@ -189,9 +195,9 @@ final class CommandCard extends VBox {
             });
   }
 
-  /** The reference is entered in the unit of its register. */
+  /** The reference is entered in its own unit. */
   void showReference() {
-    String symbol = map.entry(ValueRole.REFERENCE).map(RegisterEntry::unit).orElse("Hz");
+    String symbol = value(ValueRole.REFERENCE).map(PlacedValue::unit).orElse("Hz");
     MeasureUnit unit = MeasureUnit.ofSymbol(symbol).orElse(MeasureUnit.ONE);
     QuantityField field =
         new QuantityField(
@@ -215,11 +221,14 @@ final class CommandCard extends VBox {
     log.getChildren().setAll(lines);
   }
 
-  /** Writes a register that is neither word nor reference. */
+  /** Writes a value that is neither word nor reference. */
   private void set() {
-    Optional<RegisterEntry> entry = map.entry(String.valueOf(others.getValue()));
+    Optional<PlacedValue> entry =
+        reach.values().stream()
+            .filter(v -> v.name().equals(String.valueOf(others.getValue())))
+            .findFirst();
     if (entry.isEmpty()) {
-      desk.refuse("choose a register that can be written");
+      desk.refuse("choose a value that can be written");
       return;
     }
     String text = other.getText().strip();

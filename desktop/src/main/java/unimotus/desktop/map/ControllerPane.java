@@ -57,7 +57,7 @@ final class ControllerPane extends VBox {
                 Parts.primary("controller-write", "Write it", this::write),
                 Parts.label(".st text, .xml PLCopen, .csv variables", "ink-caption")),
             Parts.prose(
-                "A function block in structured text (IEC 61131-3): over registers where they are entered, over the wires where not. It scales, watches what comes back, resets faults, and starts again only on a new command. Each number says where it comes from. Try it before it meets a machine.",
+                "A function block in structured text (IEC 61131-3): over registers where they are entered, over process data where a station leads to the drive, over the wires where neither is. It scales, watches what comes back, resets faults, and starts again only on a new command. Each number says where it comes from. Try it before it meets a machine.",
                 "ink-label"),
             addresses,
             said,
@@ -77,7 +77,7 @@ final class ControllerPane extends VBox {
       block().ifPresentOrElse(b -> text.setText(b.text()), () -> said.setText(NOTHING));
     } catch (IllegalArgumentException missing) {
       said.setText(
-          wired
+          wired || axis().filter(a -> !a.stations().isEmpty()).isPresent()
               ? missing.getMessage() + "."
               : "%s. Enter it under Registers.".formatted(missing.getMessage()));
     }

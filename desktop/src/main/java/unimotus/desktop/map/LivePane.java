@@ -1,7 +1,6 @@
 package unimotus.desktop.map;
 
 import java.util.ArrayDeque;
-import java.util.ArrayList;
 import java.util.Deque;
 import java.util.List;
 import java.util.Optional;
@@ -13,21 +12,14 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
-import unimotus.core.fieldbus.RegisterMap;
-import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Reading;
-import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.WordMachine.Intent;
-import unimotus.core.profile.WordProfile;
 import unimotus.core.review.AxisReview;
-import unimotus.core.settings.LinkLoss;
 import unimotus.desktop.Desk;
-import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Sides;
 import unimotus.devices.connection.NotDone;
-import unimotus.devices.registers.DriveRegisters;
-import unimotus.devices.registers.RegisterConnection;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.capture.Frame;
@@ -48,18 +40,14 @@ final class LivePane extends HBox {
   private static final double LEAST_READOUT = 240;
   private static final double READOUT = 700;
   private final Desk desk;
-  private final RouteFields where = new RouteFields();
-  private final ChoiceField<WordProfile> profiles;
+  private final RegisterReach registers;
+  private final StationReach stations;
+  private final VBox reaching = Parts.column(8);
   private final Label mapSaid = Parts.prose("", "ink-caption");
   private final CommandCard command;
   private final ReadoutSheet readout;
   private final SettingsReading settings;
-  private WordProfile profile = DriveProfiles.CIA_402_VELOCITY;
-
-  /** Why the words of the axis cannot be used; null where they can, or others were chosen here. */
-  private @Nullable String profileFault;
-
-  private RegisterMap map = DriveRegisters.map();
+  private Reach reach;
   private @Nullable LiveWatch watch;
   private Joined joined = Joined.NONE;
   private final LiveStop stopping;
@@ -68,17 +56,15 @@ final class LivePane extends HBox {
   /** The last second and a bit. */
   private final Deque<Sample> recent = new ArrayDeque<>();
 
-  private String shownFor = "";
-
   LivePane(Desk desk) {
     super(14);
     this.desk = desk;
     this.stopping = new LiveStop(desk);
     setPadding(new Insets(12, 16, 12, 16));
-    profiles = new ChoiceField<>("words", DriveProfiles.ofSpeed(), WordProfile::name, this::choose);
-    profiles.setId("live-profile");
-    profiles.show(profile);
-    command = new CommandCard(desk, map, new Asked());
+    registers = new RegisterReach(desk);
+    stations = new StationReach(desk);
+    reach = registers;
+    command = new CommandCard(desk, reach, new Asked());
     settings = new SettingsReading(desk, () -> Optional.ofNullable(watch), () -> command.who());
     readout =
         new ReadoutSheet(
@@ -98,7 +84,7 @@ final class LivePane extends HBox {
 
   /** Where a drive is, for others who look for it. */
   RouteFields where() {
-    return where;
+    return registers.where();
   }
 
   /** The frames of the last link. */
@@ -112,52 +98,23 @@ final class LivePane extends HBox {
       mapSaid.setText(joinedWords());
       return;
     }
-    Optional<FieldbusLink> link =
-        desk.review().map(AxisReview::assembly).map(a -> a.record().fieldbus());
-    boolean own = link.isPresent() && !link.get().registers().isEmpty();
-    map = own ? link.get().map() : DriveRegisters.map();
-    mapSaid.setText(
-        own
-            ? "Reads the %d registers of this drive.".formatted(map.entries().size())
-            : "Reads the registers of a simulated drive: none are entered for this drive.");
-    List<WordProfile> offered = new ArrayList<>(DriveProfiles.ofSpeed());
-    link.flatMap(FieldbusLink::usableProfile)
-        .filter(p -> !offered.contains(p))
-        .ifPresent(offered::add);
-    profiles.getItems().setAll(offered);
-    String now = desk.axisId().get() + link.map(FieldbusLink::profile).orElse("");
-    if (!now.equals(shownFor)) {
-      shownFor = now;
-      profile = link.flatMap(FieldbusLink::usableProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
-      profileFault = link.flatMap(FieldbusLink::profileFault).orElse(null);
-      if (own) {
-        where.showUnit(link.get().unit());
-      }
-    }
-    profiles.show(profile);
-    command.show(map);
+    Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
+    reach = axis.filter(a -> !a.stations().isEmpty()).isPresent() ? stations : registers;
+    reach.show(axis);
+    reaching.getChildren().setAll(reach.node());
+    mapSaid.setText(reach.said());
+    command.show(reach);
     command.showReference();
-    command.showLoss(loss(own));
+    command.showLoss(reach.loss(axis));
   }
 
-  /** Which drive is joined, and that its registers are those it was joined with. */
+  /** Which drive is joined, and that its values are those it was joined with. */
   private String joinedWords() {
     boolean here = joined.axis().equals(String.valueOf(desk.axisId().get()));
     return here
-        ? "Connected, %d registers; changes of the map apply from the next connection."
-            .formatted(map.entries().size())
+        ? reach.saidJoined()
         : "Connected to the drive of %s. Disconnect before you connect to another."
             .formatted(joined.name());
-  }
-
-  /** What the drive does when this program falls silent. */
-  private String loss(boolean own) {
-    return desk.review()
-        .map(AxisReview::assembly)
-        .filter(a -> own)
-        .map(LinkLoss::of)
-        .map(LinkLoss::words)
-        .orElse("Its own time-out is not known: take it that the motor runs on.");
   }
 
   private ScrollPane left() {
@@ -165,19 +122,12 @@ final class LivePane extends HBox {
         Parts.sheet(
             8,
             Parts.label("Where", "ink-strong"),
-            where,
+            reaching,
             Parts.flow(
                 8,
-                profiles,
                 Parts.primary("live-join", "Connect", this::join),
                 Parts.quiet("live-leave", "disconnect", this::leave)),
-            mapSaid,
-            new StandInCard(
-                desk,
-                (route, placed) -> {
-                  where.show(route);
-                  where.showUnit(placed.number());
-                }));
+            mapSaid);
     VBox.setVgrow(command, Priority.ALWAYS);
     // With many stand-ins or a serial port it may be higher than the window.
     ScrollPane left = Parts.scrolling(new VBox(12, join, command));
@@ -185,23 +135,14 @@ final class LivePane extends HBox {
     return left;
   }
 
-  private void choose(WordProfile next) {
-    profile = next;
-    profileFault = null;
-  }
-
   private void join() {
     leave();
-    if (profileFault != null) {
-      desk.refuse(profileFault + ". Choose the words here, or complete them under Words.");
-      return;
-    }
     try {
       recorder = new FrameRecorder(System::nanoTime);
       LiveLink link =
           new LiveLink(
-              RegisterConnection.to(where.target(), map, recorder),
-              profile,
+              reach.connect(recorder),
+              reach.profile(),
               new LiveLink.Times(desk.clock(), System::nanoTime),
               desk.review()
                   .map(AxisReview::assembly)

@@ -11,6 +11,7 @@ import java.util.function.Predicate;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.profile.WordState;
@@ -32,18 +33,24 @@ final class ReadoutSheet extends VBox {
   private final Desk desk;
   private final Label state = Parts.label("not connected", "ink-big");
   private final Label who = Parts.label("", "ink-caption");
+  private final Label standing = Parts.passing("ink-caption");
   private final Label trouble = Parts.passing("ink-attention");
   private final GridPane values = new GridPane();
   private final Plot trend = new Plot("Output frequency", "s", "Hz");
   private final Map<PlacedValue, Label> shown = new LinkedHashMap<>();
   private final Deque<double[]> samples = new ArrayDeque<>();
   private @Nullable String trended;
+
+  /** The value the heading of the trend names; null before one was drawn. */
+  private @Nullable PlacedValue headed;
+
   private long begun = System.nanoTime();
 
   ReadoutSheet(Desk desk, javafx.scene.Node record) {
     super(8);
     this.desk = desk;
     getStyleClass().add("sheet");
+    state.setMinWidth(Region.USE_PREF_SIZE);
     values.setHgap(16);
     values.setVgap(4);
     values.setId("live-values");
@@ -53,6 +60,7 @@ final class ReadoutSheet extends VBox {
     getChildren()
         .addAll(
             Parts.row(12, state, Parts.spring(), who),
+            standing,
             trouble,
             record,
             Parts.scrolling(values),
@@ -62,9 +70,11 @@ final class ReadoutSheet extends VBox {
   /** Begins anew with another drive. */
   void begin() {
     samples.clear();
+    headed = null;
     begun = System.nanoTime();
     state.setText("not connected");
     who.setText("");
+    standing.setText("");
     trouble.setText("");
     values.getChildren().clear();
     shown.clear();
@@ -82,6 +92,7 @@ final class ReadoutSheet extends VBox {
 
   void show(LiveLink link, Sample sample) {
     trouble.setText(String.join("\n", sample.refusals()));
+    standing.setText(link.standing());
     boolean hasStatus =
         link.values().stream().anyMatch(v -> v.value().role() == ValueRole.STATUS_WORD);
     state.setText(
@@ -118,7 +129,6 @@ final class ReadoutSheet extends VBox {
   private void trend(PlacedValue entry) {
     trended = entry.value().name();
     samples.clear();
-    trend.heading(entry.value().name(), entry.value().scaling().unit());
   }
 
   private static Optional<PlacedValue> first(LiveLink link, Predicate<PlacedValue> which) {
@@ -132,6 +142,10 @@ final class ReadoutSheet extends VBox {
             .orElse(null);
     if (drawn == null || sample.value(drawn).isEmpty()) {
       return;
+    }
+    if (!drawn.equals(headed)) {
+      headed = drawn;
+      trend.heading(drawn.name(), drawn.unit());
     }
     double value = sample.value(drawn).getAsDouble();
     samples.addLast(new double[] {(System.nanoTime() - begun) / 1e9, value});

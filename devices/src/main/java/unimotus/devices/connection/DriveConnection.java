@@ -42,11 +42,28 @@ public interface DriveConnection extends AutoCloseable {
   String write(PlacedValue value, double number, Gate gate) throws NotDone;
 
   /**
+   * Writes what takes a command back: a stop word, a reference of nothing. It goes out whatever was
+   * lost before.
+   *
+   * @param number in the unit of the value
+   * @return what went out, as in a log
+   * @throws NotDone where it does not fit, or the drive refuses or does not answer
+   */
+  default String takeBack(PlacedValue value, double number) throws NotDone {
+    return write(value, number, Gate.OPEN);
+  }
+
+  /**
    * Who the device says it is: maker, product, version, as far as it tells.
    *
    * @throws NotDone where it does not tell
    */
   List<String> identity() throws NotDone;
+
+  /** How the connection stands, in a few words; empty where there is nothing to tell. */
+  default String standing() {
+    return "";
+  }
 
   /**
    * Another connection to the same drive, which does not wait for what is under way on this one;

@@ -9,9 +9,14 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.esi.DescriptionCatalogue;
+import unimotus.core.esi.DeviceDescription;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.SheetFaults;
+import unimotus.formats.esi.DescriptionFile;
+import unimotus.formats.esi.ShippedDescriptions;
 import unimotus.formats.file.AtomicFile;
 import unimotus.formats.json.Documents;
 import unimotus.formats.json.FileFault;
@@ -59,7 +64,7 @@ public final class SheetLibrary {
 
   /** The shipped sheets as a catalogue. */
   public static SheetCatalogue catalogue() {
-    return new SheetCatalogue(shipped());
+    return new SheetCatalogue(shipped(), ShippedDescriptions::catalogue);
   }
 
   /**
@@ -126,7 +131,8 @@ public final class SheetLibrary {
   }
 
   /**
-   * The shipped sheets with those of a folder added; files that end in {@code .json}.
+   * The shipped sheets and descriptions of stations with those of a folder added: sheets in files
+   * that end in {@code .json}, descriptions in files that end in {@code .xml}.
    *
    * @param faults receives the faults of sheets that cannot be used; the others still load
    * @throws IOException where the folder cannot be listed
@@ -138,7 +144,23 @@ public final class SheetLibrary {
         add(file, sheets, faults);
       }
     }
-    return new SheetCatalogue(sheets);
+    DescriptionCatalogue own = descriptions(folder, faults);
+    return new SheetCatalogue(sheets, own == null ? ShippedDescriptions::catalogue : () -> own);
+  }
+
+  /** Null where the folder has none. */
+  private static @Nullable DescriptionCatalogue descriptions(Path folder, List<FileFault> faults)
+      throws IOException {
+    List<DescriptionFile> own = DescriptionFile.readAll(folder);
+    if (own.isEmpty()) {
+      return null;
+    }
+    List<DeviceDescription> all = new ArrayList<>(ShippedDescriptions.catalogue().descriptions());
+    for (DescriptionFile file : own) {
+      faults.addAll(file.faults());
+      all.add(file.description());
+    }
+    return new DescriptionCatalogue(all);
   }
 
   private static void add(Path file, List<DeviceSheet> sheets, List<FileFault> faults)

@@ -11,12 +11,16 @@ import unimotus.workbench.WorkStep;
 
 /** Where a finding is mended: the setting, terminal or wire it is about, else the station. */
 public final class FindingPlace {
+  private static final String STATIONS = "stations/";
   private static final Pattern BETWEEN = Pattern.compile("[\\s,;()'\"]+");
 
   private FindingPlace() {}
 
   /** The place of a finding of an axis. */
   public static Target of(Project project, String axis, Finding finding) {
+    if (isOnBus(finding)) {
+      return onBus(finding);
+    }
     WorkStep step = WorkStep.of(finding.rule());
     return switch (step) {
       case SET_UP -> new Target.Setting(axis, finding.place());
@@ -26,6 +30,16 @@ public final class FindingPlace {
               .orElse(new Target.Station(axis, step));
       default -> new Target.Station(axis, step);
     };
+  }
+
+  /** Whether a finding is of a station of the bus, which belongs to no axis. */
+  public static boolean isOnBus(Finding finding) {
+    return finding.place().startsWith(STATIONS);
+  }
+
+  /** The station that a finding of the bus is about. */
+  public static Target onBus(Finding finding) {
+    return new Target.OnBus(finding.place().substring(STATIONS.length()));
   }
 
   /**

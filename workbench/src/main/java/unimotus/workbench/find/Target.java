@@ -18,6 +18,9 @@ public sealed interface Target {
   /** A prediction of an axis, by its key. */
   record Predicted(String axis, String key) implements Target {}
 
+  /** A station of the process-data fieldbus, by its id. */
+  record OnBus(String station) implements Target {}
+
   /** Where a finding is mended. */
   record Mending(String axis, Finding finding) implements Target {}
 }

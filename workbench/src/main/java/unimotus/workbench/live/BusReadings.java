@@ -87,7 +87,7 @@ public final class BusReadings {
   }
 
   private static IllegalArgumentException none(String what) {
-    return new IllegalArgumentException("no register has the role '%s'".formatted(what));
+    return new IllegalArgumentException("no value of the drive has the role '%s'".formatted(what));
   }
 
   private OptionalDouble hertz(Sample sample, ValueRole role) {

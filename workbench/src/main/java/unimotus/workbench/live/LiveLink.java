@@ -75,6 +75,11 @@ public final class LiveLink implements AutoCloseable {
     return connection.toString();
   }
 
+  /** How its connection stands, in a few words; empty where there is nothing to tell. */
+  public String standing() {
+    return connection.standing();
+  }
+
   /** The values it reads. */
   public List<PlacedValue> values() {
     return connection.values();

@@ -38,7 +38,7 @@ final class Sampler {
         .orElseThrow(
             () ->
                 new NotDone(
-                    "no register has the role '%s': give it to one under Registers"
+                    "no value of the drive has the role '%s': give it to a register, or take it into the image"
                         .formatted(role.label())));
   }
 

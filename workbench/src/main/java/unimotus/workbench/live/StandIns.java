@@ -128,7 +128,7 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     return without;
   }
 
-  private static Optional<String> whyNone(Project project, SheetCatalogue sheets, Axis axis) {
+  static Optional<String> whyNone(Project project, SheetCatalogue sheets, Axis axis) {
     Optional<AxisAssembly> assembly = AxisAssembly.of(project, sheets, axis);
     if (assembly.isEmpty()) {
       return Optional.of(

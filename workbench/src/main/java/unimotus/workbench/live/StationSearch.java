@@ -6,15 +6,14 @@ import java.util.Optional;
 import unimotus.core.esi.DeviceDescription;
 import unimotus.core.esi.EsiDevice;
 import unimotus.core.processdata.AnsweringStation;
+import unimotus.core.processdata.StationState;
 import unimotus.devices.ethercat.EepromContent;
 import unimotus.devices.ethercat.Telegram;
 import unimotus.devices.ethercat.master.BusScan;
 import unimotus.devices.ethercat.master.Exchange;
 import unimotus.devices.ethercat.master.FoundStation;
 import unimotus.devices.ethercat.master.StationLink;
-import unimotus.devices.ethercat.wire.EthernetWire;
-import unimotus.devices.ethercat.wire.UdpWire;
-import unimotus.devices.ethercat.wire.Wire;
+import unimotus.devices.ethercat.wire.Cable;
 
 /**
  * Finds the stations of a process-data fieldbus and who they are. It gives them their addresses by
@@ -29,26 +28,6 @@ public final class StationSearch {
 
   private StationSearch() {}
 
-  /** Where a bus is. */
-  public interface Way {
-    /**
-     * Opens it.
-     *
-     * @throws IOException where it cannot be had
-     */
-    Wire open() throws IOException;
-  }
-
-  /** In UDP packets to an address. */
-  public static Way udp(String host, int port) {
-    return () -> UdpWire.to(host, port);
-  }
-
-  /** In Ethernet frames at an interface of this machine. */
-  public static Way ethernet(String interfaceName) {
-    return () -> EthernetWire.at(interfaceName);
-  }
-
   /**
    * What came of a search.
    *
@@ -59,6 +38,19 @@ public final class StationSearch {
     /** Takes a copy. */
     public Result {
       stations = List.copyOf(stations);
+    }
+
+    /** The state of the station at a position, and whether it has an error there. */
+    public String state(int position) {
+      StationState state = stations.get(position).standing().state();
+      String name = state == null ? "no state of the standard" : state.label();
+      return stations.get(position).standing().isRefused() ? name + " with an error" : name;
+    }
+
+    /** Whether it takes part with its image: SAFE-OP or OP. */
+    public boolean isActive(int position) {
+      StationState state = stations.get(position).standing().state();
+      return state == StationState.SAFE_OP || state == StationState.OP;
     }
 
     /** Who answered, as far as the EEPROMs say. */
@@ -89,8 +81,8 @@ public final class StationSearch {
    * @param milliseconds how long a telegram may be under way
    * @throws IOException where nothing comes back
    */
-  public static Result search(Way way, int milliseconds) throws IOException {
-    try (Exchange exchange = new Exchange(way.open(), milliseconds, RETRIES, Exchange.Tap.NONE)) {
+  public static Result search(Cable cable, int milliseconds) throws IOException {
+    try (Exchange exchange = new Exchange(cable.open(), milliseconds, RETRIES, Exchange.Tap.NONE)) {
       return new Result(exchange.toString(), BusScan.scan(exchange));
     }
   }
@@ -101,9 +93,9 @@ public final class StationSearch {
    * @throws IllegalArgumentException where there is none at this position
    * @throws IOException where nothing comes back
    */
-  public static void blink(Way way, int milliseconds, int position, boolean blinks)
+  public static void blink(Cable cable, int milliseconds, int position, boolean blinks)
       throws IOException {
-    try (Exchange exchange = new Exchange(way.open(), milliseconds, RETRIES, Exchange.Tap.NONE)) {
+    try (Exchange exchange = new Exchange(cable.open(), milliseconds, RETRIES, Exchange.Tap.NONE)) {
       int count = BusScan.count(exchange);
       if (position < 0 || position >= count) {
         throw new IllegalArgumentException(

@@ -8,6 +8,7 @@ import java.util.function.LongSupplier;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.esi.DeviceDescription;
 import unimotus.core.esi.EsiDevice;
+import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
@@ -41,9 +42,11 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
    * @param position its place on the wire, from 0
    * @param name what it is called in the project
    * @param axis name of the axis whose motor runs behind it; empty where none does
+   * @param still why no motor runs behind it although it leads to a drive; empty where one does, or
+   *     it leads to none
    * @param station what answers
    */
-  public record Placed(int position, String name, String axis, Station station) {
+  public record Placed(int position, String name, String axis, String still, Station station) {
     /** The device it is by its description. */
     public EsiDevice device() {
       return station.device().objects().setup().device();
@@ -89,7 +92,12 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
     List<Placed> placed = new ArrayList<>();
     for (BusStation each :
         project.stations().isEmpty() ? usual(project, sheets) : project.stations()) {
-      placed.add(placed(each, placed.size(), drivenBy(project, sheets, each), nanos));
+      placed.add(
+          placed(
+              StationDesign.of(each, sheets.descriptions()),
+              placed.size(),
+              Driven.of(project, sheets, each),
+              nanos));
     }
     Ring ring = new Ring(placed.stream().map(Placed::station).toList());
     return new StationStandIns(place.start(ring), placed);
@@ -122,17 +130,35 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
         drive);
   }
 
-  /** The axis a station drives, where its motor can be simulated. */
-  private static Optional<AxisAssembly> drivenBy(
-      Project project, SheetCatalogue sheets, BusStation station) {
-    return StandIns.complete(project, sheets).stream()
-        .filter(a -> a.drive().id().equals(station.drive()))
-        .findFirst();
+  /**
+   * The axis a station drives.
+   *
+   * @param axis the axis whose motor is simulated; empty for none
+   * @param still why none is although it leads to a drive
+   */
+  private record Driven(Optional<AxisAssembly> axis, String still) {
+    static Driven of(Project project, SheetCatalogue sheets, BusStation station) {
+      if (station.drive().isEmpty()) {
+        return new Driven(Optional.empty(), "");
+      }
+      List<Axis> axes =
+          project.axes().stream().filter(a -> station.drive().equals(a.drive())).toList();
+      Optional<AxisAssembly> axis =
+          StandIns.complete(project, sheets).stream()
+              .filter(a -> axes.contains(a.axis()))
+              .findFirst();
+      String why =
+          axes.stream()
+              .flatMap(a -> StandIns.whyNone(project, sheets, a).stream())
+              .findFirst()
+              .orElse("no axis is on drive '%s'".formatted(station.drive()));
+      return new Driven(axis, axis.isPresent() ? "" : why);
+    }
   }
 
   private static Placed placed(
-      BusStation each, int position, Optional<AxisAssembly> axis, LongSupplier nanos) {
-    StationDesign design = StationDesign.of(each, ShippedDescriptions.catalogue());
+      StationDesign design, int position, Driven driven, LongSupplier nanos) {
+    BusStation each = design.station();
     StationSetup setup =
         design
             .known()
@@ -144,15 +170,16 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
         new StationIdentity(
             each.vendor(), each.product(), each.revision(), FIRST_SERIAL + position, each.alias());
     DeviceObjects objects = new DeviceObjects(setup, identity);
-    StationDevice behind =
-        axis.isPresent() && DriveDevice.fits(objects)
-            ? new DriveDevice(objects, BenchSetup.inHertz(axis.get()), nanos)
-            : StationDevice.plain(objects);
+    Optional<AxisAssembly> axis = driven.axis();
+    if (axis.isEmpty() || !DriveDevice.fits(objects)) {
+      String still =
+          axis.isEmpty() ? driven.still() : "its description has no velocity mode (0x6042)";
+      Station plain = new Station(identity, StationDevice.plain(objects), nanos);
+      return new Placed(position, each.name(), "", still, plain);
+    }
+    DriveDevice drive = new DriveDevice(objects, BenchSetup.inHertz(axis.get()), nanos);
     return new Placed(
-        position,
-        each.name(),
-        behind instanceof DriveDevice ? axis.orElseThrow().axis().name() : "",
-        new Station(identity, behind, nanos));
+        position, each.name(), axis.get().axis().name(), "", new Station(identity, drive, nanos));
   }
 
   @Override

@@ -10,7 +10,6 @@ import unimotus.core.value.DriveValue;
 import unimotus.core.value.PlacedValue;
 import unimotus.core.value.ValueRole;
 import unimotus.devices.connection.DriveConnection;
-import unimotus.devices.connection.Gate;
 import unimotus.devices.connection.NotDone;
 
 /**
@@ -64,7 +63,7 @@ final class Withdrawal {
     String note = "%s: control word = %s".formatted(why, Words.hex(word));
     Optional<DriveConnection> beside = connection.beside();
     if (beside.isEmpty()) {
-      connection.write(control, word, Gate.OPEN);
+      connection.takeBack(control, word);
       arming.note(note);
       synchronized (link) {
         then.with(word, connection);
@@ -72,11 +71,11 @@ final class Withdrawal {
       return;
     }
     try (DriveConnection own = beside.get()) {
-      own.write(control, word, Gate.OPEN);
+      own.takeBack(control, word);
       arming.note(note);
       synchronized (link) {
         // A word that was already on its way over the other connection is overruled.
-        own.write(control, word, Gate.OPEN);
+        own.takeBack(control, word);
         then.with(word, own);
       }
     } catch (IOException broken) {
@@ -97,7 +96,7 @@ final class Withdrawal {
       return;
     }
     try {
-      over.write(reference.get(), 0, Gate.OPEN);
+      over.takeBack(reference.get(), 0);
       written.reference(0);
       arming.note("stop: %s = 0".formatted(reference.get().value().name()));
     } catch (NotDone refused) {
@@ -126,12 +125,12 @@ final class Withdrawal {
           "%s was left alone: its control word is %s and not the one written here, somebody else commands it"
               .formatted(connection, Words.hex((int) found.getAsDouble())));
     }
-    writer.write(control, stop, Gate.OPEN);
+    writer.takeBack(control, stop);
     boolean ownReference =
         reference.isPresent()
             && before.filter(s -> written.isForeign(s, reference.get())).isEmpty();
     if (ownReference) {
-      writer.write(reference.get(), 0, Gate.OPEN);
+      writer.takeBack(reference.get(), 0);
     }
     link.takenBack();
     check(control, stop, ownReference ? reference : Optional.empty());

@@ -35,4 +35,15 @@ final class Writer {
                     }));
     arming.note("%s = %s".formatted(value.value().name(), words));
   }
+
+  /**
+   * Writes what takes a command back.
+   *
+   * @throws NotDone where it does not fit, or the drive refuses or does not answer
+   */
+  void takeBack(PlacedValue value, double number) throws NotDone {
+    written.sent(value, number);
+    String words = connection.takeBack(value, number);
+    arming.note("%s = %s".formatted(value.value().name(), words));
+  }
 }

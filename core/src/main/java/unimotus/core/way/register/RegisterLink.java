@@ -1,33 +1,28 @@
 package unimotus.core.way.register;
 
 import java.util.List;
-import java.util.OptionalDouble;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
+import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.path.Carrier;
-import unimotus.core.path.FrequencyLimits;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.SignalPath;
-import unimotus.core.path.SpeedLink;
-import unimotus.core.path.Stage;
-import unimotus.core.path.Station;
-import unimotus.core.way.CommandLink;
+import unimotus.core.way.number.DriveNumber;
+import unimotus.core.way.number.NumberChecks;
+import unimotus.core.way.number.NumberLink;
+import unimotus.core.way.number.NumberReadings;
+import unimotus.core.way.number.ProgramNumber;
 
 /**
  * A reference as a number in a register. Immutable; the {@code with} method exchanges one stage.
  *
+ * @param entry the register
  * @param program percent to the number written
  * @param drive the number to output frequency
  */
-record RegisterLink(ProgramRegister program, DriveRegister drive)
-    implements CommandLink, SpeedLink {
-
-  @Override
-  public List<Stage> stages() {
-    return List.of(program, drive);
-  }
+record RegisterLink(RegisterEntry entry, ProgramNumber program, DriveNumber drive)
+    implements NumberLink {
 
   @Override
   public String label() {
@@ -35,18 +30,8 @@ record RegisterLink(ProgramRegister program, DriveRegister drive)
   }
 
   @Override
-  public Carrier carrier(Station from) {
-    return from == Station.COUNTS ? Carrier.MESSAGES : Carrier.WITHIN;
-  }
-
-  @Override
-  public OptionalDouble readBack(double meant) {
-    return OptionalDouble.of(program.raw(meant));
-  }
-
-  @Override
   public void check(AxisAssembly axis, PathFindings findings) {
-    new RegisterPathChecks(axis, this, findings).check();
+    NumberChecks.check(axis.axis().reference(), this, findings);
   }
 
   @Override
@@ -56,7 +41,7 @@ record RegisterLink(ProgramRegister program, DriveRegister drive)
 
   @Override
   public List<Variant> variants(Cause cause, Clues clues) {
-    return new RegisterCauses(this, clues).variants(cause);
+    return new RegisterCauses(this, clues.path()).variants(cause);
   }
 
   @Override
@@ -66,36 +51,11 @@ record RegisterLink(ProgramRegister program, DriveRegister drive)
 
   @Override
   public LinkReadings readings(AxisAssembly axis, SignalPath path, boolean asWired) {
-    return new RegisterReadings(path, program);
+    return new NumberReadings(path, program, "register read on the bus");
   }
 
   @Override
-  public double maximumHertz() {
-    return drive.limits().maximumHertz();
-  }
-
-  @Override
-  public double frequencyAtFullHertz() {
-    return program.hertzAtFull();
-  }
-
-  @Override
-  public FrequencyLimits limits() {
-    return drive.limits();
-  }
-
-  @Override
-  public RegisterLink standingAt(double hertz) {
-    return limited(hertz, hertz);
-  }
-
-  @Override
-  public RegisterLink limited(double minimumHertz, double maximumHertz) {
-    return with(drive.with(new FrequencyLimits(minimumHertz, maximumHertz)));
-  }
-
-  /** This link with a drive that reads the number otherwise. */
-  public RegisterLink with(DriveRegister next) {
-    return new RegisterLink(program, next);
+  public RegisterLink with(DriveNumber next) {
+    return new RegisterLink(entry, program, next);
   }
 }

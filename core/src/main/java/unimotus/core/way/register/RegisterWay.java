@@ -13,6 +13,8 @@ import unimotus.core.sheet.SettingRole;
 import unimotus.core.value.ValueRole;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.WayOfCommand;
+import unimotus.core.way.number.DriveNumber;
+import unimotus.core.way.number.ProgramNumber;
 
 /** A number in the register of the drive that has the role of the reference. */
 public final class RegisterWay implements WayOfCommand {
@@ -62,11 +64,15 @@ public final class RegisterWay implements WayOfCommand {
     Reference reference = axis.axis().reference();
     SpeedScale speeds = SpeedScale.of(axis);
     return new RegisterLink(
-        new ProgramRegister(
-            entry, speeds, reference.frequencyAtZeroHertz(), reference.frequencyAtFullHertz()),
-        new DriveRegister(
+        entry,
+        new ProgramNumber(
             entry,
-            entry.order(),
+            "register",
+            speeds,
+            reference.frequencyAtZeroHertz(),
+            reference.frequencyAtFullHertz()),
+        DriveNumber.asMeant(
+            entry,
             speeds,
             new FrequencyLimits(
                 settings.number(SettingRole.MINIMUM_FREQUENCY, 0), speeds.maximumHertz())));

@@ -14,6 +14,9 @@ public final class CyclicRun implements AutoCloseable {
   private static final long NANOS_PER_MICRO = 1000;
   private static final int MOST_LOST = 10;
 
+  /** A station that left OP does not count its outputs; it must not find them when it returns. */
+  private static final int MOST_PARTIAL = 10;
+
   private final CyclicImage image;
   private final Exchange exchange;
   private final Gate gate;
@@ -63,12 +66,19 @@ public final class CyclicRun implements AutoCloseable {
   private void run() {
     long due = System.nanoTime();
     int inRow = 0;
+    int partialInRow = 0;
     while (!isEnded) {
       long began = System.nanoTime();
       try {
         CyclicImage.Turn turn = image.exchange(exchange, gate);
         inRow = 0;
         count(began - due > periodNanos, turn.isWhole(), System.nanoTime() - due);
+        partialInRow = turn.isWhole() ? 0 : partialInRow + 1;
+        if (partialInRow == MOST_PARTIAL) {
+          finish(
+              "working counter %d instead of %d, %d times in a row: a station is not in OP any more"
+                  .formatted(turn.counter(), turn.expected(), partialInRow));
+        }
       } catch (NoAnswer none) {
         inRow++;
         count();

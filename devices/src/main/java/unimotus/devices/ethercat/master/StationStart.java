@@ -66,6 +66,11 @@ public final class StationStart {
     return station;
   }
 
+  /** What its EEPROM says. */
+  EepromContent content() {
+    return content;
+  }
+
   /** Its objects, from PRE-OP on. What is written to them is not asked of a gate. */
   public ObjectClient objects() {
     return objects;
@@ -148,6 +153,23 @@ public final class StationStart {
       post.through(Gate.OPEN);
     }
     return written;
+  }
+
+  /**
+   * Writes an object where a gate lets each of its mails out.
+   *
+   * @throws Aborted where the station refuses
+   * @throws MailFault where it does not follow
+   * @throws IOException where it does not answer, or the gate keeps it back
+   */
+  public void write(int index, int subindex, byte[] data, Gate letting)
+      throws IOException, Aborted, MailFault {
+    post.through(letting);
+    try {
+      objects.write(index, subindex, data);
+    } finally {
+      post.through(Gate.OPEN);
+    }
   }
 
   private String write(StartUpCommand each) throws IOException {

@@ -9,6 +9,7 @@ import java.util.stream.Stream;
 import unimotus.core.bench.BenchSetup;
 import unimotus.core.processdata.ObjectAbort;
 import unimotus.core.processdata.ObjectEntry;
+import unimotus.core.processdata.ProfileObject;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.settings.LinkLoss;
@@ -22,8 +23,6 @@ import unimotus.devices.ethercat.mailbox.Aborted;
  * 0x2000 says; after that, and after it was taken out of operation, it waits for a new command.
  */
 public final class DriveDevice implements StationDevice {
-  private static final int MODE = 0x6060;
-  private static final int MODE_SHOWN = 0x6061;
   private static final int MODES = 0x6502;
   private static final int REACTION = 0x2000;
 
@@ -37,7 +36,7 @@ public final class DriveDevice implements StationDevice {
 
   private final DeviceObjects objects;
   private final StandInDrive drive;
-  private final Map<DriveEntries, ObjectEntry> entries = new EnumMap<>(DriveEntries.class);
+  private final Map<ProfileObject, ObjectEntry> entries = new EnumMap<>(ProfileObject.class);
   private final Map<OperatingMode, Double> targets = new EnumMap<>(OperatingMode.class);
   private OperatingMode mode = OperatingMode.VELOCITY;
 
@@ -50,20 +49,22 @@ public final class DriveDevice implements StationDevice {
    */
   public DriveDevice(DeviceObjects objects, BenchSetup setup, LongSupplier nanos) {
     this.objects = objects;
-    Stream.of(DriveEntries.values()).forEach(e -> entries.put(e, e.of(setup)));
+    double amperes = setup.plate().currentAmperes();
+    Stream.of(ProfileObject.values())
+        .forEach(e -> entries.put(e, new ObjectEntry(e.value(amperes), e.index(), 0)));
     this.drive =
         new StandInDrive(
             setup, DriveProfiles.CIA_402_VELOCITY, List.copyOf(entries.values()), nanos);
     entries.keySet().forEach(e -> objects.bind(e.index(), 0, bound(e)));
-    objects.bind(MODE, 0, bound(this::mode, this::speak));
-    objects.bind(MODE_SHOWN, 0, bound(this::mode, none -> {}));
+    objects.bind(ProfileObject.MODE, 0, bound(this::mode, this::speak));
+    objects.bind(ProfileObject.MODE_SHOWN, 0, bound(this::mode, none -> {}));
     int modes = SPOKEN.stream().mapToInt(m -> 1 << m.number() - 1).reduce(0, (a, b) -> a | b);
     objects.hold(MODES, 0, new byte[] {(byte) modes, (byte) (modes >> Byte.SIZE), 0, 0});
   }
 
   /** Whether a description has what a drive is commanded by, in velocity mode at least. */
   public static boolean fits(DeviceObjects objects) {
-    return Stream.of(DriveEntries.CONTROL, DriveEntries.STATUS, DriveEntries.VELOCITY_TARGET)
+    return Stream.of(ProfileObject.CONTROL, ProfileObject.STATUS, ProfileObject.VELOCITY_TARGET)
         .allMatch(e -> objects.object(e.index()).isPresent());
   }
 
@@ -91,15 +92,15 @@ public final class DriveDevice implements StationDevice {
     };
   }
 
-  private BoundObject bound(DriveEntries which) {
+  private BoundObject bound(ProfileObject which) {
     return bound(() -> shown(which), data -> take(which, data));
   }
 
-  private ObjectEntry entry(DriveEntries which) {
+  private ObjectEntry entry(ProfileObject which) {
     return Objects.requireNonNull(entries.get(which), which::name);
   }
 
-  private byte[] shown(DriveEntries which) {
+  private byte[] shown(ProfileObject which) {
     ObjectEntry entry = entry(which);
     synchronized (drive) {
       drive.state();
@@ -114,7 +115,7 @@ public final class DriveDevice implements StationDevice {
     }
   }
 
-  private void take(DriveEntries which, byte[] data) throws Aborted {
+  private void take(ProfileObject which, byte[] data) throws Aborted {
     ObjectEntry entry = entry(which);
     HeldValue value = entry.read(data);
     switch (which) {
@@ -135,8 +136,8 @@ public final class DriveDevice implements StationDevice {
   private ObjectEntry targetEntry() {
     return entry(
         mode == OperatingMode.VELOCITY
-            ? DriveEntries.VELOCITY_TARGET
-            : DriveEntries.PROFILE_TARGET);
+            ? ProfileObject.VELOCITY_TARGET
+            : ProfileObject.PROFILE_TARGET);
   }
 
   private void write(ObjectEntry entry, HeldValue value) throws Aborted {
@@ -213,7 +214,7 @@ public final class DriveDevice implements StationDevice {
   public int fault() {
     synchronized (drive) {
       drive.state();
-      int code = (int) ((HeldValue.Number) drive.read(entry(DriveEntries.ERROR))).value();
+      int code = (int) ((HeldValue.Number) drive.read(entry(ProfileObject.ERROR))).value();
       return code == StandInDrive.FAULT_LINK ? COMMUNICATION : code;
     }
   }

@@ -1,29 +1,32 @@
-package unimotus.core.way.register;
+package unimotus.core.way.number;
 
 import static unimotus.core.path.Numbers.text;
 import static unimotus.core.quantity.MeasureUnit.HERTZ_UNIT;
 
 import java.util.Optional;
 import unimotus.core.derivation.Step;
-import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.Numbers;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.PlacedValue;
 import unimotus.core.value.ValueType;
 
 /**
- * The program turns percent into the raw number of a register: f = f₀ + p/100·(f₁₀₀ − f₀), in the
- * unit of the register, less its offset, over its scale.
+ * The program turns percent into the raw number that stands on a fieldbus: f = f₀ + p/100·(f₁₀₀ −
+ * f₀), in the unit of the value, less its offset, over its scale.
  *
- * @param entry the register as the program knows it
+ * @param entry the value as the program knows it, and where it stands
+ * @param place what it stands in, in a word, such as {@code register}
  * @param speeds what its unit means in hertz
  * @param hertzAtZero f₀, frequency the program means by 0 %
  * @param hertzAtFull f₁₀₀, frequency the program means by 100 %
  */
-public record ProgramRegister(
-    RegisterEntry entry, SpeedScale speeds, double hertzAtZero, double hertzAtFull)
+public record ProgramNumber(
+    PlacedValue entry, String place, SpeedScale speeds, double hertzAtZero, double hertzAtFull)
     implements Stage {
 
   @Override
@@ -48,26 +51,35 @@ public record ProgramRegister(
 
   @Override
   public double inverse(double raw) {
-    double hertz = speeds.hertz(raw * entry.scale() + entry.offset(), entry.unit());
+    double hertz = speeds.hertz(value().scaling().value(raw), unitOfValue());
     return (hertz - hertzAtZero) / (hertzAtFull - hertzAtZero) * 100;
   }
 
-  /** The raw number of a value in the unit of the register. */
+  /** The raw number of a value in its unit, as its type holds it. */
   public double raw(double value) {
-    return entry.order().raw(entry.type(), entry.heldWords(value));
+    return value().type().decode(value().type().encode(value().heldRaw(value)));
+  }
+
+  private DriveValue value() {
+    return entry.value();
+  }
+
+  private String unitOfValue() {
+    return value().scaling().unit();
   }
 
   private double hertz(double percent) {
     return hertzAtZero + percent / 100 * (hertzAtFull - hertzAtZero);
   }
 
-  /** In the unit of the register. */
+  /** In the unit of the value. */
   private double wanted(double percent) {
-    return speeds.value(hertz(percent), entry.unit());
+    return speeds.value(hertz(percent), unitOfValue());
   }
 
   private double held(double value) {
-    return entry.held(Numbers.clamp(value, entry.minimum(), entry.maximum()));
+    Limits limits = value().limits();
+    return value().held(Numbers.clamp(value, limits.minimum(), limits.maximum()));
   }
 
   @Override
@@ -82,7 +94,7 @@ public record ProgramRegister(
 
   @Override
   public double step() {
-    return entry.type() == ValueType.FLOAT_32 ? 0 : 1;
+    return value().type() == ValueType.FLOAT_32 ? 0 : 1;
   }
 
   @Override
@@ -92,10 +104,11 @@ public record ProgramRegister(
 
   @Override
   public Step sum(double in, double out) {
-    boolean shifted = entry.offset() != 0;
+    double offset = value().scaling().offset();
+    boolean shifted = offset != 0;
     double wanted = wanted(in);
     return new Step(
-        "number in the register",
+        "number in the " + place,
         shifted ? "(f − offset)/scale" : "f/scale",
         "%s + %s/100·(%s − %s) = %s%s; %s/%s%s"
             .formatted(
@@ -104,9 +117,9 @@ public record ProgramRegister(
                 text(hertzAtFull),
                 text(hertzAtZero),
                 text(hertz(in), HERTZ_UNIT),
-                wanted == hertz(in) ? "" : ", that is %s %s".formatted(text(wanted), entry.unit()),
-                shifted ? "(%s − %s)".formatted(text(wanted), text(entry.offset())) : text(wanted),
-                text(entry.scale()),
+                wanted == hertz(in) ? "" : ", that is %s %s".formatted(text(wanted), unitOfValue()),
+                shifted ? "(%s − %s)".formatted(text(wanted), text(offset)) : text(wanted),
+                text(value().scaling().scale()),
                 step() == 0 ? "" : ", whole"),
         out,
         unit(),
@@ -117,9 +130,9 @@ public record ProgramRegister(
   public Optional<String> condition(double percent) {
     double wanted = wanted(percent);
     double held = held(wanted);
-    return Math.abs(wanted - held) > Math.abs(entry.scale())
+    return Math.abs(wanted - held) > Math.abs(value().scaling().scale())
         ? Optional.of(
-            "held at %s %s: the register takes no more".formatted(text(held), entry.unit()))
+            "held at %s %s: the %s takes no more".formatted(text(held), unitOfValue(), place))
         : Optional.empty();
   }
 }

@@ -1,4 +1,4 @@
-package unimotus.core.way.register;
+package unimotus.core.way.number;
 
 import java.util.EnumSet;
 import java.util.List;
@@ -9,8 +9,15 @@ import unimotus.core.proof.Part;
 import unimotus.core.proof.ReadableLink.LinkReadings;
 import unimotus.core.proof.Tolerances;
 
-/** The number in the register, read back on the bus. */
-record RegisterReadings(SignalPath path, ProgramRegister program) implements LinkReadings {
+/**
+ * The number that was written, read back on the bus.
+ *
+ * @param path the path of the axis
+ * @param program what writes it
+ * @param instrument with what it is read
+ */
+public record NumberReadings(SignalPath path, ProgramNumber program, String instrument)
+    implements LinkReadings {
 
   @Override
   public List<LinkReading> at(double number) {
@@ -19,9 +26,9 @@ record RegisterReadings(SignalPath path, ProgramRegister program) implements Lin
             Station.COUNTS,
             path.value(Station.COUNTS, number),
             Tolerances.register(program.step(), program.high()),
-            "number in the register",
+            "number in the " + program.place(),
             program.entry().where(),
-            "register read on the bus",
+            instrument,
             EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.WIRES)));
   }
 }

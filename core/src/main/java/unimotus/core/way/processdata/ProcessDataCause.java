@@ -1,0 +1,68 @@
+package unimotus.core.way.processdata;
+
+import unimotus.core.detective.Cause;
+
+/** What can be wrong with a reference as a number in a process image. */
+public enum ProcessDataCause implements Cause {
+  IMAGE_SHIFTED(
+      "Image is shifted between controller and drive",
+      3,
+      "Image right as the controller shows it, display without any order in it, or 0.",
+      "Lay the mapping of the drive beside the controller's list: an entry or a padding is missing before the target."),
+  IMAGE_TYPE(
+      "Target has another type in the controller than in the drive",
+      2,
+      "Right for small numbers or for one direction only, or without any order.",
+      "Compare type and length of the target at both ends."),
+  IMAGE_ORDER(
+      "Bytes of the target are exchanged",
+      1,
+      "Image right as the controller shows it, display without any order in it.",
+      "The least significant byte comes first on this fieldbus: take the exchange out of the program."),
+  IMAGE_SCALE(
+      "Drive takes the target in other steps",
+      2.5,
+      "Image right, display off by 10 or 100, or by the ratio of two units.",
+      "Read the unit of the target in the manual and in 0x60A9, and what 0x604C stands at."),
+  MODE_NOT_TAKEN(
+      "Operating mode is not the one that is meant",
+      2,
+      "Station in OP, drive enabled, and no motion; 0x6061 shows another mode than 0x6060 asks for.",
+      "Write 0x6060 at start-up or each cycle, and wait until 0x6061 shows it.",
+      true),
+  STATION_NOT_OP(
+      "Station does not reach OP",
+      2.5,
+      "Image right in the controller, drive still; station in INIT, PRE-OP or SAFE-OP.",
+      "Read the status code (0x0134) and the first refused object of the start-up list.",
+      true),
+  STATION_WATCHDOG(
+      "Outputs come too seldom for the watchdog",
+      1.5,
+      "Station falls to SAFE-OP with an error, code 0x001B; the drive stops as it is set.",
+      "Watchdog over the longest cycle, or a controller that keeps its cycle.",
+      true);
+
+  private final Account account;
+  private final boolean isStanding;
+
+  ProcessDataCause(String title, double weight, String signature, String remedy) {
+    this(title, weight, signature, remedy, false);
+  }
+
+  ProcessDataCause(
+      String title, double weight, String signature, String remedy, boolean isStanding) {
+    this.account = new Account(title, weight, signature, remedy);
+    this.isStanding = isStanding;
+  }
+
+  @Override
+  public Account account() {
+    return account;
+  }
+
+  @Override
+  public boolean isStanding() {
+    return isStanding;
+  }
+}

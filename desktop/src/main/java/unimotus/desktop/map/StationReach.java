@@ -1,0 +1,185 @@
+package unimotus.desktop.map;
+
+import java.io.IOException;
+import java.util.List;
+import java.util.Optional;
+import javafx.scene.Node;
+import javafx.scene.control.Label;
+import javafx.scene.control.TextField;
+import javafx.scene.layout.VBox;
+import org.jspecify.annotations.Nullable;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.BusStation;
+import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.StationDesign;
+import unimotus.core.profile.DriveProfiles;
+import unimotus.core.profile.OperatingMode;
+import unimotus.core.profile.WordProfile;
+import unimotus.core.value.PlacedValue;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.station.CableFields;
+import unimotus.devices.connection.DriveConnection;
+import unimotus.devices.ethercat.master.Exchange;
+import unimotus.devices.ethercat.master.Pace;
+import unimotus.devices.ethercat.master.StationConnection;
+import unimotus.workbench.capture.FrameRecorder;
+import unimotus.workbench.live.StationStandIns;
+
+/** A drive reached over process data, through the station of the project that leads to it. */
+final class StationReach implements Reach {
+  /** This program is no real-time controller: the image is exchanged as often as it can keep up. */
+  private static final int PERIOD_MICROSECONDS = 5000;
+
+  private final Desk desk;
+  private final CableFields fields = new CableFields("live-bus");
+  private final TextField watchdog =
+      field("live-bus-watchdog", "watchdog of the station in ms", "100", 4);
+  private final Label who = Parts.prose("", "ink-label");
+  private final Label simulated = Parts.prose("", "ink-caption");
+  private final VBox node;
+  private @Nullable StationStandIns standIns;
+  private @Nullable DriveImage image;
+  private int position;
+  private String fault = "no station leads to this drive";
+
+  StationReach(Desk desk) {
+    this.desk = desk;
+    node =
+        new VBox(
+            8,
+            who,
+            fields,
+            Parts.flow(
+                8,
+                Parts.label("watchdog", "ink-label"),
+                watchdog,
+                Parts.label(
+                    "ms without outputs until the station takes none any more", "ink-caption")),
+            Parts.flow(
+                8,
+                Parts.action("live-stations", "Start simulated stations", this::startStations),
+                simulated),
+            Parts.prose(
+                "A desktop computer is no real-time controller: cycles come late now and then. Fit"
+                    + " for a first start, for trying words and references, and for finding faults;"
+                    + " not for synchronised motion, and not in the place of the controller.",
+                "ink-caption"));
+  }
+
+  private static TextField field(String id, String name, String text, int columns) {
+    TextField field = new TextField(text);
+    field.setId(id);
+    field.setAccessibleText(name);
+    field.setPrefColumnCount(columns);
+    return field;
+  }
+
+  private void startStations() {
+    try {
+      if (standIns != null) {
+        standIns.close();
+      }
+      StationStandIns next =
+          StationStandIns.start(
+              desk.session().project(),
+              desk.session().sheets(),
+              StationStandIns.udp(0),
+              System::nanoTime);
+      standIns = next;
+      fields.show(next.server().port());
+      simulated.setText(
+          "%d stations answer at port %d.".formatted(next.stations().size(), next.server().port()));
+      next.stations().stream()
+          .filter(s -> s.position() == position && !s.still().isEmpty())
+          .findFirst()
+          .ifPresent(s -> desk.refuse("no motor behind %s: %s".formatted(s.name(), s.still())));
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse(e.getMessage());
+    }
+  }
+
+  @Override
+  public Node node() {
+    return node;
+  }
+
+  @Override
+  public void show(Optional<AxisAssembly> axis) {
+    image = null;
+    if (axis.isEmpty() || axis.get().stations().size() != 1) {
+      fault = "exactly one station has to lead to this drive";
+      return;
+    }
+    BusStation station = axis.get().stations().get(0);
+    position = desk.session().project().stations().indexOf(station);
+    StationDesign design = StationDesign.of(station, axis.get().descriptions());
+    Optional<DriveImage> found = DriveImage.of(design);
+    fault = found.isEmpty() ? design.obstacle() : found.get().fault().orElse("");
+    image = found.orElse(null);
+    who.setText(
+        "Station %d on the cable, from 0: %s, %s"
+            .formatted(position, station.name(), station.type()));
+  }
+
+  private DriveImage usable() {
+    if (image == null || !fault.isEmpty()) {
+      throw new IllegalArgumentException(fault);
+    }
+    return image;
+  }
+
+  @Override
+  public List<PlacedValue> values() {
+    return image == null ? List.of() : image.values();
+  }
+
+  @Override
+  public boolean isWritable(PlacedValue value) {
+    return value.access().isWritable();
+  }
+
+  @Override
+  public String said() {
+    return fault.isEmpty()
+        ? "Reads %d values of its station; the first command brings it to OP."
+            .formatted(values().size())
+        : fault + ".";
+  }
+
+  @Override
+  public String saidJoined() {
+    return "Connected, %d values, every %d ms once it is commanded."
+        .formatted(values().size(), PERIOD_MICROSECONDS / 1000);
+  }
+
+  @Override
+  public WordProfile profile() {
+    return DriveProfiles.cia402(usable().mode().orElse(OperatingMode.NONE));
+  }
+
+  @Override
+  public DriveConnection connect(FrameRecorder recorder) {
+    return new StationConnection(
+        fields.cable(),
+        position,
+        usable(),
+        new Pace(PERIOD_MICROSECONDS, number("watchdog", watchdog)),
+        Exchange.Tap.NONE);
+  }
+
+  private static int number(String name, TextField field) {
+    String text = field.getText().strip();
+    try {
+      return Integer.parseInt(text);
+    } catch (NumberFormatException e) {
+      throw new IllegalArgumentException("%s '%s' is no whole number".formatted(name, text));
+    }
+  }
+
+  @Override
+  public String loss(Optional<AxisAssembly> axis) {
+    return "the watchdog of the station takes its outputs back; what the motor does then is set in the"
+        + " drive.";
+  }
+}

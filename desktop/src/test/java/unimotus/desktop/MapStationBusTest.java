@@ -1,0 +1,97 @@
+package unimotus.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.List;
+import java.util.Objects;
+import java.util.concurrent.TimeUnit;
+import javafx.scene.control.TextInputControl;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import unimotus.core.machine.BusStation;
+import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.Reading;
+import unimotus.core.path.SignalPath;
+import unimotus.core.path.Station;
+import unimotus.workbench.Edit;
+import unimotus.workbench.WorkStep;
+
+/** The infeed belt behind a station of process data, from its path to evidence over the cable. */
+class MapStationBusTest extends WindowTest {
+
+  private void open() {
+    onWindow(
+        () -> {
+          desk.openDemo();
+          desk.apply(
+              new Edit(
+                  "put the belt behind a station",
+                  p -> {
+                    String drive = p.axis("infeed-belt").orElseThrow().drive();
+                    BusStation station =
+                        new BusStation(
+                            "belt-station",
+                            "Belt station",
+                            "FD-1",
+                            0xFFFF0001L,
+                            0x101,
+                            0x10000,
+                            0,
+                            List.of(),
+                            null,
+                            List.of(),
+                            drive);
+                    return p.with(p.record(drive).withFieldbus(FieldbusLink.USUAL))
+                        .withStations(List.of(p.stations().get(0), station));
+                  }));
+          desk.show("infeed-belt", WorkStep.MAP);
+        });
+  }
+
+  @Test
+  void fromThePathToEvidenceOverTheCable() throws Exception {
+    open();
+    assertThat(lookup("#station-counts").tryQuery()).isPresent();
+    assertThat(lookup("#station-signal").tryQuery()).as("no signal on wires").isEmpty();
+    press("#map-controller");
+    assertThat(lookup("#controller-text").<TextInputControl>query().getText())
+        .contains("over process data, station Belt station", "outputs, byte 2 bit 0");
+    press("#map-live");
+    assertThat(shows("Station 1 on the cable, from 0: Belt station, FD-1")).isTrue();
+    assertThat(shows("no real-time controller")).isTrue();
+    // A test machine may stand still for longer than the 100 ms of a watchdog as delivered.
+    type("#live-bus-watchdog", "1");
+    press("#live-join");
+    assertThat(message(this)).contains("a watchdog of 1 ms");
+    type("#live-bus-watchdog", "3000");
+    press("#live-stations");
+    assertThat(shows("2 stations answer at port")).isTrue();
+    press("#live-join");
+    waitUntil(() -> says("switch on disabled"));
+    waitUntil(() -> shows("not commanded: no outputs go out"));
+    press("#live-start-forward");
+    waitUntil(() -> message(this).contains("not armed"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    SignalPath path = Objects.requireNonNull(desk.review().orElseThrow().path());
+    double half = path.scale().inverse(50);
+    type("#live-reference", "%.0f rpm".formatted(path.value(Station.COUNTS, half)));
+    press("#live-start-forward");
+    waitUntil(() -> says("operation enabled"));
+    waitUntil(() -> texts().stream().anyMatch(t -> t.startsWith("in OP, ")));
+    for (int i = 0; i < 100 && !message(this).startsWith("recorded"); i++) {
+      press("#live-record");
+      TimeUnit.MILLISECONDS.sleep(100);
+    }
+    assertThat(message(this)).isEqualTo("recorded: ref50.counts, ref50.frequency, ref50.shaft");
+    push(KeyCode.F8);
+    waitUntil(() -> !says("operation enabled"));
+    assertThat(desk.armed().get()).isNull();
+    press("#live-leave");
+    assertThat(desk.session().project().readings())
+        .filteredOn(r -> r.instrument().startsWith("fieldbus station 1"))
+        .hasSize(3)
+        .extracting(Reading::by)
+        .allMatch("A. Tester"::equals);
+  }
+}
