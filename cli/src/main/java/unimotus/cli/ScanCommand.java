@@ -27,6 +27,7 @@ import unimotus.formats.esi.ShippedDescriptions;
 import unimotus.formats.esi.StationListCsv;
 import unimotus.formats.project.ProjectFile;
 import unimotus.workbench.Demo;
+import unimotus.workbench.capture.TelegramRecorder;
 import unimotus.workbench.live.StationSearch;
 
 /** {@code scan}: the stations that answer, in the order of the cable. */
@@ -91,6 +92,18 @@ final class ScanCommand implements Callable<Integer> {
   private @Nullable Path against;
 
   @Option(
+      names = "--capture",
+      paramLabel = "FILE",
+      description = "Writes the telegrams of the search as a capture of Ethernet frames.")
+  private @Nullable Path capture;
+
+  @Option(
+      names = "--force",
+      description =
+          "Searches although a station is in OP: its controller does not find its stations any more.")
+  private boolean force;
+
+  @Option(
       names = "--blink",
       paramLabel = "N",
       description = "Lets the lamp of the station at this position blink for --seconds.")
@@ -115,7 +128,11 @@ final class ScanCommand implements Callable<Integer> {
     if (blinking != null) {
       return blink(way, blinking);
     }
-    StationSearch.Result result = StationSearch.search(way, timeout);
+    TelegramRecorder recorder = new TelegramRecorder(System::nanoTime);
+    StationSearch.Result result = StationSearch.search(way, timeout, force, recorder);
+    if (capture != null) {
+      recorder.write(capture);
+    }
     BusComparison comparison = comparison(result, known);
     if (output.isJson()) {
       output.document(document(result, known, comparison));

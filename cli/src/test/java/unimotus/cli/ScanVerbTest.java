@@ -75,6 +75,18 @@ class ScanVerbTest {
   }
 
   @Test
+  void theTelegramsOfASearchAreWritten() throws IOException {
+    String file = folder.resolve("scan.pcap").toString();
+    assertThat(scan("--capture", file)).isZero();
+    out.getBuffer().setLength(0);
+    int listed =
+        Main.run(
+            new PrintWriter(out, true), new PrintWriter(err, true), "capture", file, "--telegrams");
+    assertThat(listed).as(err.toString()).isZero();
+    assertThat(out.toString()).contains("BRD", "APWR", "FPRD");
+  }
+
+  @Test
   void theListIsLaidBeside() throws IOException {
     String[] right = {"Coupler,CP-4,1,", "A,FD-1,1,", "B,FD-1,1,", "C,FD-1,1,", "D,FD-1,1,"};
     assertThat(scan("--against", list(right))).as(out.toString()).isZero();

@@ -13,8 +13,10 @@ import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Reading;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
+import unimotus.formats.capture.CaptureFile;
 import unimotus.workbench.Edit;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.capture.CapturedTelegrams;
 
 /** The infeed belt behind a station of process data, from its path to evidence over the cable. */
 class MapStationBusTest extends WindowTest {
@@ -88,6 +90,12 @@ class MapStationBusTest extends WindowTest {
     waitUntil(() -> !says("operation enabled"));
     assertThat(desk.armed().get()).isNull();
     press("#live-leave");
+    answers.file = folder.resolve("telegrams.pcap");
+    press("#live-bus-capture");
+    assertThat(message(this)).contains("telegrams written to telegrams.pcap");
+    CapturedTelegrams captured = CapturedTelegrams.of(CaptureFile.read(answers.file));
+    assertThat(captured.lines()).hasSizeGreaterThan(200).allMatch(l -> l.fault().isEmpty());
+    assertThat(captured.lines()).anyMatch(l -> l.words().toString().contains("LRW"));
     assertThat(desk.session().project().readings())
         .filteredOn(r -> r.instrument().startsWith("fieldbus station 1"))
         .hasSize(3)

@@ -3,10 +3,12 @@ package unimotus.desktop;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.control.ComboBox;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import unimotus.core.proof.AxisProof;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
@@ -17,6 +19,7 @@ import unimotus.workbench.Evidence;
  * From an empty project to a proven axis with an emergency stop, counted: once with the mouse, once
  * without it. What is typed and walked with arrows is not a click.
  */
+@Timeout(value = 4, unit = TimeUnit.MINUTES)
 class ShortestJobTest extends WindowTest {
   private static final int MOST_CLICKS = 45;
   private static final int MOST_TABS = 150;

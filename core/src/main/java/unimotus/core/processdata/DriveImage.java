@@ -20,6 +20,9 @@ import unimotus.core.value.ValueType;
 public final class DriveImage implements PlacedValues {
   private static final int DIMENSION_FACTOR = 0x604C;
 
+  /** The changes of state in their order; what is written on the way down sets nothing up. */
+  private static final List<String> ON_THE_WAY_UP = List.of("IP", "PS", "SO");
+
   private final StationDesign design;
   private final StationSetup setup;
   private final ProcessImage image;
@@ -86,9 +89,12 @@ public final class DriveImage implements PlacedValues {
   /** What an object stands at after the start: written, or as delivered; empty for not known. */
   private OptionalLong told(int index) {
     OptionalLong last = OptionalLong.empty();
-    for (StartUpCommand command : startUp) {
-      if (command.index() == index && command.subindex() == 0) {
-        last = OptionalLong.of(command.number());
+    for (String transition : ON_THE_WAY_UP) {
+      for (StartUpCommand command : startUp) {
+        boolean isIt = command.index() == index && command.subindex() == 0;
+        if (isIt && command.transition().equals(transition)) {
+          last = OptionalLong.of(command.number());
+        }
       }
     }
     return last.isPresent() ? last : delivered(index);

@@ -9,6 +9,7 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.station.CableFields;
+import unimotus.devices.ethercat.master.Exchange;
 import unimotus.devices.ethercat.wire.Cable;
 import unimotus.workbench.live.StationPresence;
 import unimotus.workbench.live.StationSearch;
@@ -77,7 +78,8 @@ final class ScanCard extends VBox {
 
   private Runnable find(Cable cable) {
     try {
-      StationSearch.Result result = StationSearch.search(cable, TIMEOUT_MILLISECONDS);
+      StationSearch.Result result =
+          StationSearch.search(cable, TIMEOUT_MILLISECONDS, false, Exchange.Tap.NONE);
       return () -> {
         presence = Optional.of(StationPresence.of(desk.session().project(), result));
         changed.run();

@@ -101,7 +101,9 @@ final class LivePane extends HBox {
     Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
     reach = axis.filter(a -> !a.stations().isEmpty()).isPresent() ? stations : registers;
     reach.show(axis);
-    reaching.getChildren().setAll(reach.node());
+    if (!reaching.getChildren().contains(reach.node())) {
+      reaching.getChildren().setAll(reach.node());
+    }
     mapSaid.setText(reach.said());
     command.show(reach);
     command.showReference();

@@ -1,6 +1,7 @@
 package unimotus.desktop.map;
 
 import java.io.IOException;
+import java.nio.file.Path;
 import java.util.List;
 import java.util.Optional;
 import javafx.scene.Node;
@@ -20,10 +21,10 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.station.CableFields;
 import unimotus.devices.connection.DriveConnection;
-import unimotus.devices.ethercat.master.Exchange;
 import unimotus.devices.ethercat.master.Pace;
 import unimotus.devices.ethercat.master.StationConnection;
 import unimotus.workbench.capture.FrameRecorder;
+import unimotus.workbench.capture.TelegramRecorder;
 import unimotus.workbench.live.StationStandIns;
 
 /** A drive reached over process data, through the station of the project that leads to it. */
@@ -40,6 +41,7 @@ final class StationReach implements Reach {
   private final VBox node;
   private @Nullable StationStandIns standIns;
   private @Nullable DriveImage image;
+  private @Nullable TelegramRecorder telegrams;
   private int position;
   private String fault = "no station leads to this drive";
 
@@ -59,7 +61,8 @@ final class StationReach implements Reach {
             Parts.flow(
                 8,
                 Parts.action("live-stations", "Start simulated stations", this::startStations),
-                simulated),
+                simulated,
+                Parts.quiet("live-bus-capture", "write the telegrams", this::writeTelegrams)),
             Parts.prose(
                 "A desktop computer is no real-time controller: cycles come late now and then. Fit"
                     + " for a first start, for trying words and references, and for finding faults;"
@@ -94,6 +97,24 @@ final class StationReach implements Reach {
           .filter(s -> s.position() == position && !s.still().isEmpty())
           .findFirst()
           .ifPresent(s -> desk.refuse("no motor behind %s: %s".formatted(s.name(), s.still())));
+    } catch (IOException | IllegalArgumentException e) {
+      desk.refuse(e.getMessage());
+    }
+  }
+
+  /** The telegrams of the last connection, as a capture. */
+  private void writeTelegrams() {
+    TelegramRecorder last = telegrams;
+    if (last == null) {
+      desk.refuse("connect to a station first: no telegram went by yet");
+      return;
+    }
+    desk.dialogs().export("telegrams.pcap").ifPresent(file -> write(last, file));
+  }
+
+  private void write(TelegramRecorder from, Path file) {
+    try {
+      desk.say("%d telegrams written to %s".formatted(from.write(file), file.getFileName()));
     } catch (IOException | IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }
@@ -160,12 +181,14 @@ final class StationReach implements Reach {
 
   @Override
   public DriveConnection connect(FrameRecorder recorder) {
+    TelegramRecorder begun = new TelegramRecorder(System::nanoTime);
+    telegrams = begun;
     return new StationConnection(
         fields.cable(),
         position,
         usable(),
         new Pace(PERIOD_MICROSECONDS, number("watchdog", watchdog)),
-        Exchange.Tap.NONE);
+        begun);
   }
 
   private static int number(String name, TextField field) {

@@ -15,6 +15,17 @@ public final class TelegramBytes {
   private static final int TYPE_IPV4 = 0x0800;
   private static final int TYPE_VLAN = 0x8100;
   private static final int ADDRESSES = 12;
+  private static final int HEADER = ADDRESSES + Short.BYTES;
+
+  /** Without its check sum (IEEE 802.3, from memory). */
+  private static final int LEAST_FRAME = 60;
+
+  private static final byte[] EVERYBODY = {-1, -1, -1, -1, -1, -1};
+
+  /** Addresses that are given locally: nobody's. */
+  private static final byte[] SENT_BY = {4, 0, 0, 0, 0, 1};
+
+  private static final byte[] BACK_FROM = {6, 0, 0, 0, 0, 1};
   private static final int UDP = 17;
   private static final int UDP_HEADER = 8;
   private static final int IPV4_HEADER = 20;
@@ -34,6 +45,18 @@ public final class TelegramBytes {
     } catch (BufferUnderflowException | IllegalArgumentException cutShort) {
       return Optional.empty();
     }
+  }
+
+  /**
+   * A telegram in an Ethernet frame of type 88A4, filled up to the least a frame has.
+   *
+   * @param sent whether it goes out; what comes back has the second bit of its sender set
+   */
+  public static Packet packet(long nanoseconds, boolean sent, byte[] telegram) {
+    byte[] frame = new byte[Math.max(LEAST_FRAME, HEADER + telegram.length)];
+    ByteBuffer out = ByteBuffer.wrap(frame);
+    out.put(EVERYBODY).put(sent ? SENT_BY : BACK_FROM).putShort((short) TYPE).put(telegram);
+    return new Packet(nanoseconds, Packet.ETHERNET, frame);
   }
 
   private static Optional<byte[]> ethernet(ByteBuffer in) {

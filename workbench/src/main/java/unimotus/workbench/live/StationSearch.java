@@ -79,10 +79,20 @@ public final class StationSearch {
    * Searches.
    *
    * @param milliseconds how long a telegram may be under way
-   * @throws IOException where nothing comes back
+   * @param isForced whether it is done although a controller runs the cable, which then does not
+   *     find its stations at their addresses any more
+   * @param tap is shown each telegram
+   * @throws IOException where nothing comes back, or a controller runs the cable
    */
-  public static Result search(Cable cable, int milliseconds) throws IOException {
-    try (Exchange exchange = new Exchange(cable.open(), milliseconds, RETRIES, Exchange.Tap.NONE)) {
+  public static Result search(Cable cable, int milliseconds, boolean isForced, Exchange.Tap tap)
+      throws IOException {
+    try (Exchange exchange = new Exchange(cable.open(), milliseconds, RETRIES, tap)) {
+      if (!isForced && BusScan.isOperated(exchange)) {
+        throw new IOException(
+            exchange
+                + ": a station is in OP, a controller runs this cable. A search would give its"
+                + " stations other addresses: stop the controller first.");
+      }
       return new Result(exchange.toString(), BusScan.scan(exchange));
     }
   }

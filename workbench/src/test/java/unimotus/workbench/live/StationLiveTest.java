@@ -281,9 +281,25 @@ class StationLiveTest {
             DriveProfiles.CIA_402_VELOCITY,
             LiveLink.Times.of(Clock.systemUTC()),
             ReferenceLimit.NONE);
+    assertThatThrownBy(other::read).hasMessageContaining("another controller runs this cable");
     other.arm("somebody else");
     assertThatThrownBy(() -> other.reference(100)).hasMessageContaining("another controller");
+    Cable cable = Cable.udp("127.0.0.1", standIns.server().port());
+    assertThatThrownBy(() -> StationSearch.search(cable, 100, false, Exchange.Tap.NONE))
+        .hasMessageContaining("stop the controller first");
     assertThat(hertz()).isGreaterThan(1);
     other.close();
+  }
+
+  @Test
+  void whyNoMotorRunsBehindAStationIsSaid() throws IOException {
+    end();
+    Project project = project(VELOCITY);
+    start(
+        project.withStations(
+            List.of(project.stations().get(0), project.stations().get(1).withDrive("nobody"))));
+    assertThat(standIns.stations()).extracting(StationStandIns.Placed::axis).containsOnly("");
+    assertThat(standIns.stations().get(0).still()).as("a coupler leads to none").isEmpty();
+    assertThat(standIns.stations().get(1).still()).isEqualTo("no axis is on drive 'nobody'");
   }
 }

@@ -106,6 +106,17 @@ class ProcessDataWayTest {
     assertThat(fault(device, startUp)).contains(why);
   }
 
+  /** What is written on the way to OP comes after what is written on the way to SAFE-OP. */
+  @Test
+  void theLastModeOnTheWayUpCounts() {
+    StartUpCommand late = StartUpCommand.number("SO", 0x6060, 0, 2, 1, "");
+    StartUpCommand down = StartUpCommand.number("OP", 0x6060, 0, 8, 1, "");
+    assertThat(fault(PLAIN, late, FixtureStations.mode(8), down)).isEmpty();
+    assertThat(
+            fault(PLAIN, FixtureStations.mode(2), StartUpCommand.number("SO", 0x6060, 0, 8, 1, "")))
+        .contains("cyclic synchronous position");
+  }
+
   /** The only target there is tells the mode where the program writes it each cycle. */
   @Test
   void aMappedModeFollowsItsOnlyTarget() {

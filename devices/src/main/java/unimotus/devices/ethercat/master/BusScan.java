@@ -3,6 +3,7 @@ package unimotus.devices.ethercat.master;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
+import unimotus.core.processdata.StationState;
 import unimotus.devices.ethercat.Command;
 import unimotus.devices.ethercat.Datagram;
 import unimotus.devices.ethercat.EepromContent;
@@ -41,8 +42,23 @@ public final class BusScan {
    * @throws IOException where nothing comes back
    */
   public static int count(Exchange exchange) throws IOException {
+    return states(exchange).counter();
+  }
+
+  /**
+   * Whether a station is in OP: a controller runs the cable, and other addresses would take its
+   * stations away from it.
+   *
+   * @throws IOException where nothing comes back
+   */
+  public static boolean isOperated(Exchange exchange) throws IOException {
+    // Each station adds its bits to what comes by (ETG.1000.4, from memory).
+    return (states(exchange).data()[0] & StationState.OP.number()) != 0;
+  }
+
+  private static Datagram states(Exchange exchange) throws IOException {
     Datagram all = new Datagram(Command.BRD, 0, wide(Place.STATE), new byte[2], false, 0, 0);
-    return exchange.ask(List.of(all)).get(0).counter();
+    return exchange.ask(List.of(all)).get(0);
   }
 
   private static long wide(int place) {

@@ -99,6 +99,11 @@ public final class StationConnection implements DriveConnection {
         way = new Exchange(cable.open(), TIMEOUT_MILLISECONDS, RETRIES, tap);
         exchange = way;
       }
+      if (BusScan.isOperated(way)) {
+        throw new NotDone(
+            "%s: a station is in OP, another controller runs this cable. Nothing is done beside it."
+                .formatted(this));
+      }
       int count = BusScan.count(way);
       if (position >= count) {
         throw new NotDone("%s: %d stations answer".formatted(this, count));
