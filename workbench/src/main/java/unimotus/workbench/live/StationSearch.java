@@ -87,13 +87,20 @@ public final class StationSearch {
   public static Result search(Cable cable, int milliseconds, boolean isForced, Exchange.Tap tap)
       throws IOException {
     try (Exchange exchange = new Exchange(cable.open(), milliseconds, RETRIES, tap)) {
-      if (!isForced && BusScan.isOperated(exchange)) {
-        throw new IOException(
-            exchange
-                + ": a station is in OP, a controller runs this cable. A search would give its"
-                + " stations other addresses: stop the controller first.");
+      if (!isForced) {
+        refuseWhereOperated(exchange);
       }
       return new Result(exchange.toString(), BusScan.scan(exchange));
+    }
+  }
+
+  /** Other addresses would take the stations away from the controller that runs them. */
+  private static void refuseWhereOperated(Exchange exchange) throws IOException {
+    if (BusScan.isOperated(exchange)) {
+      throw new IOException(
+          exchange
+              + ": a station is in OP, a controller runs this cable. It would not find its stations"
+              + " at their addresses any more: stop the controller first.");
     }
   }
 
@@ -101,11 +108,12 @@ public final class StationSearch {
    * Lets the lamp of one station blink, or not.
    *
    * @throws IllegalArgumentException where there is none at this position
-   * @throws IOException where nothing comes back
+   * @throws IOException where nothing comes back, or a controller runs the cable
    */
   public static void blink(Cable cable, int milliseconds, int position, boolean blinks)
       throws IOException {
     try (Exchange exchange = new Exchange(cable.open(), milliseconds, RETRIES, Exchange.Tap.NONE)) {
+      refuseWhereOperated(exchange);
       int count = BusScan.count(exchange);
       if (position < 0 || position >= count) {
         throw new IllegalArgumentException(

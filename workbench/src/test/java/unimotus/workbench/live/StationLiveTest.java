@@ -287,6 +287,8 @@ class StationLiveTest {
     Cable cable = Cable.udp("127.0.0.1", standIns.server().port());
     assertThatThrownBy(() -> StationSearch.search(cable, 100, false, Exchange.Tap.NONE))
         .hasMessageContaining("stop the controller first");
+    assertThatThrownBy(() -> StationSearch.blink(cable, 100, 0, true))
+        .hasMessageContaining("stop the controller first");
     assertThat(hertz()).isGreaterThan(1);
     other.close();
   }
