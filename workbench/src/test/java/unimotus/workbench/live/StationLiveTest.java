@@ -25,6 +25,7 @@ import unimotus.core.motor.SpeedScale;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.ObjectEntry;
 import unimotus.core.processdata.ProfileObject;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.processdata.StationState;
@@ -34,6 +35,7 @@ import unimotus.core.profile.WordState;
 import unimotus.core.review.LineReview;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.value.ValueRole;
+import unimotus.devices.connection.Gate;
 import unimotus.devices.connection.NotDone;
 import unimotus.devices.ethercat.mailbox.Aborted;
 import unimotus.devices.ethercat.master.Exchange;
@@ -303,5 +305,23 @@ class StationLiveTest {
     assertThat(standIns.stations()).extracting(StationStandIns.Placed::axis).containsOnly("");
     assertThat(standIns.stations().get(0).still()).as("a coupler leads to none").isEmpty();
     assertThat(standIns.stations().get(1).still()).isEqualTo("no axis is on drive 'nobody'");
+  }
+
+  /** Without its word in the image nothing would stop the motor when the link is lost. */
+  @Test
+  void aWordThatIsOnlyAnObjectStartsNothing() throws Exception {
+    ObjectEntry word = new ObjectEntry(ProfileObject.CONTROL.value(1), 0x6040, 0);
+    try (StationConnection connection =
+        new StationConnection(
+            Cable.udp("127.0.0.1", standIns.server().port()),
+            1,
+            image(project(VELOCITY)),
+            PACE,
+            Exchange.Tap.NONE)) {
+      assertThatThrownBy(() -> connection.write(word, 0x7F, Gate.OPEN))
+          .hasMessageContaining("control word is not in the image");
+      assertThat(connection.takeBack(word, 0)).isEqualTo("00 00");
+    }
+    assertThat(hertz()).isZero();
   }
 }

@@ -9,12 +9,14 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.Direction;
+import unimotus.core.machine.BusStation;
 import unimotus.core.processdata.DriveImage;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.ObjectEntry;
 import unimotus.core.processdata.ProfileObject;
 import unimotus.core.value.HeldValue;
 import unimotus.core.value.PlacedValue;
+import unimotus.core.value.ValueRole;
 import unimotus.devices.connection.DriveConnection;
 import unimotus.devices.connection.Gate;
 import unimotus.devices.connection.NotDone;
@@ -122,7 +124,7 @@ public final class StationConnection implements DriveConnection {
 
   /** Who answers there has to be who is meant: offsets of another device move another thing. */
   private void check(EepromContent found) throws NotDone {
-    var meant = image.design().station();
+    BusStation meant = image.design().station();
     if (found.vendor() != meant.vendor()
         || found.product() != meant.product()
         || found.revision() != meant.revision()) {
@@ -209,6 +211,11 @@ public final class StationConnection implements DriveConnection {
   @Override
   public String write(PlacedValue value, double number, Gate gate) throws NotDone {
     if (!(value instanceof ImageEntry entry)) {
+      if (value.role() == ValueRole.CONTROL_WORD || value.role() == ValueRole.REFERENCE) {
+        throw new NotDone(
+            "%s: the %s is not in the image. As an object no watchdog would stop what it starts."
+                .formatted(this, value.name()));
+      }
       return writeObject((ObjectEntry) value, number, gate);
     }
     byte[] data = bytes(entry.object(), number);

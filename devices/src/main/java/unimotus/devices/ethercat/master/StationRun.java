@@ -76,10 +76,15 @@ final class StationRun implements AutoCloseable {
     CyclicImage.Member member = cyclic.add(size);
     byte[] outputs = resting(image, size.outputs());
     Watchdog watchdog = Watchdog.set(station.station(), pace.watchdogMilliseconds());
-    station.processData(CyclicImage.START + member.at(), size);
-    taken(station.startUp(list, "SO"));
-    cyclic.outputs(member, outputs);
-    station.operate(() -> cyclic.exchange(exchange, gate));
+    try {
+      station.processData(CyclicImage.START + member.at(), size);
+      taken(station.startUp(list, "SO"));
+      cyclic.outputs(member, outputs);
+      station.operate(() -> cyclic.exchange(exchange, gate));
+    } catch (IOException refused) {
+      watchdog.restoreAfter(refused);
+      throw refused;
+    }
     CyclicRun run = CyclicRun.start(cyclic, exchange, Gate.OPEN, pace.periodMicroseconds());
     return new StationRun(cyclic, member, run, outputs, watchdog);
   }

@@ -41,4 +41,13 @@ record Watchdog(StationLink station, byte[] before, boolean isSet) {
       station.write(Place.WATCHDOG, before);
     }
   }
+
+  /** The same after something else went wrong, which is what is told. */
+  void restoreAfter(IOException told) {
+    try {
+      restore();
+    } catch (IOException gone) {
+      told.addSuppressed(gone);
+    }
+  }
 }
