@@ -10,6 +10,7 @@ module unimotus.core {
   requires static transitive org.jspecify;
   requires ejml.core;
   requires ejml.dsparse;
+  requires hipparchus.core;
 
   exports unimotus.core.analog;
   exports unimotus.core.bench;
@@ -22,6 +23,7 @@ module unimotus.core {
   exports unimotus.core.machine;
   exports unimotus.core.motion;
   exports unimotus.core.motor;
+  exports unimotus.core.move;
   exports unimotus.core.path;
   exports unimotus.core.profile;
   exports unimotus.core.program;
@@ -34,6 +36,8 @@ module unimotus.core {
   exports unimotus.core.wiring;
   exports unimotus.core.stops;
   exports unimotus.core.safety;
+  exports unimotus.core.scaling;
+  exports unimotus.core.servo;
   exports unimotus.core.way;
   exports unimotus.core.dryrun;
   exports unimotus.core.esi;

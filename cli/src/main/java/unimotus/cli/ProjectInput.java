@@ -56,6 +56,17 @@ final class ProjectInput {
       return new Complete(found, assembly, path);
     }
 
+    /** The axis with this id or name and all its devices, whether it has a signal path or not. */
+    AxisAssembly assembly(String wanted) {
+      AxisReview found = review(wanted);
+      AxisAssembly assembly = found.assembly();
+      if (assembly == null) {
+        throw new IllegalArgumentException(
+            "axis '%s' is incomplete: %s".formatted(found.axis().name(), found.whyNoPath()));
+      }
+      return assembly;
+    }
+
     /** The axis with this id or name, whatever it lacks. */
     AxisReview review(String wanted) {
       return review.axes().stream()

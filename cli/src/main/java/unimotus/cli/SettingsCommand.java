@@ -61,7 +61,7 @@ final class SettingsCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    AxisAssembly assembly = input.read().complete(axis).assembly();
+    AxisAssembly assembly = input.read().assembly(axis);
     Map<String, SettingValue> held = new LinkedHashMap<>();
     List<String> problems = List.of();
     if (found != null) {

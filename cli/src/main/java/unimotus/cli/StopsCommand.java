@@ -58,7 +58,7 @@ final class StopsCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    AxisAssembly assembly = input.read().complete(axis).assembly();
+    AxisAssembly assembly = input.read().assembly(axis);
     List<Object> documents = new ArrayList<>();
     boolean sound = true;
     for (JudgedStop judged : JudgedStop.all(assembly)) {

@@ -15,6 +15,7 @@ final class Verbs {
     ALL.put("path", PathCommand.class);
     ALL.put("predict", PredictCommand.class);
     ALL.put("diagnose", DiagnoseCommand.class);
+    ALL.put("move", MoveCommand.class);
     ALL.put("bench", BenchCommand.class);
     ALL.put("wiring", WiringCommand.class);
     ALL.put("stops", StopsCommand.class);

@@ -37,7 +37,7 @@ final class WiringCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    TruthTable table = TruthTable.of(input.read().complete(axis).assembly());
+    TruthTable table = TruthTable.of(input.read().assembly(axis));
     if (output.isJson()) {
       output.document(table.rows().stream().map(WiringCommand::map).toList());
     } else {

@@ -168,7 +168,7 @@ class CommandLineTest {
   void anUnknownOrIncompleteAxisIsNamed() {
     assertThat(run("path", "demo", "--axis", "nobody", "--at", "number=1")).isEqualTo(2);
     assertThat(err.toString()).contains("'nobody'").contains("rinse-drum");
-    assertThat(run("path", "demo", "--axis", "slicer-x", "--at", "number=1")).isEqualTo(2);
+    assertThat(run("path", "demo", "--axis", "bale-tie", "--at", "number=1")).isEqualTo(2);
     assertThat(err.toString()).contains("no signal path yet").contains("a drive");
   }
 
@@ -339,7 +339,7 @@ class CommandLineTest {
     assertThat(out.toString())
         .contains("127.0.0.1")
         .contains("unit 1  Rinse drum")
-        .contains("no simulated drive for Slicer X: still missing: a drive")
+        .contains("no simulated drive for Bale-tie feeder: still missing: a drive")
         .contains("40001")
         .contains("control word");
     assertThat(run("serve", "demo", "--profile", "morse")).isEqualTo(2);
@@ -503,9 +503,9 @@ class CommandLineTest {
     assertThat(err.toString())
         .contains("axis 'Rinse drum' has no signal path yet")
         .contains("runs induction motors");
-    assertThat(run("export", "demo", "--kind", "settings", "--axis", "slicer-x", "--out", "x"))
+    assertThat(run("export", "demo", "--kind", "settings", "--axis", "bale-tie", "--out", "x"))
         .isEqualTo(2);
-    assertThat(err.toString()).contains("axis 'Slicer X' has no devices yet: still missing");
+    assertThat(err.toString()).contains("axis 'Bale-tie feeder' has no devices yet: still missing");
     assertThat(run("export", "demo", "--kind", "settings", "--out", "x")).isEqualTo(2);
     assertThat(err.toString()).contains("needs --axis");
   }

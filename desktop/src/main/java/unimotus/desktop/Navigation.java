@@ -63,6 +63,8 @@ public final class Navigation {
       aimAt(at.axis(), WorkStep.WIRE, at.sought());
     } else if (target instanceof Target.Predicted at) {
       aimAt(at.axis(), WorkStep.PROVE, at.key());
+    } else if (target instanceof Target.InMotion at) {
+      aimAt(at.axis(), WorkStep.MAP, at.place());
     } else if (target instanceof Target.OnBus at) {
       aim = at.station();
       showBus();

@@ -179,6 +179,22 @@ final class Shots {
               press("#map-find");
               press("#find-units");
             }));
+    waiting.add(
+        new Shot(
+            "motion-scaling",
+            d -> {
+              d.show("slicer-x", WorkStep.MAP);
+              d.say("");
+              press("#map-motion");
+            }));
+    waiting.add(pressed("motion", "#motion-moves"));
+    waiting.add(pressed("motion-loops", "#motion-loops"));
+    waiting.add(pressed("controller-motion", "#map-controller"));
+    waiting.add(view("identify-servo", "slicer-z", WorkStep.IDENTIFY));
+    waiting.add(view("wire-servo", "slicer-z", WorkStep.WIRE));
+    waiting.add(view("make-safe-servo", "slicer-z", WorkStep.MAKE_SAFE));
+    waiting.add(view("set-up-servo", "slicer-z", WorkStep.SET_UP));
+    waiting.add(view("prove-servo", "slicer-z", WorkStep.PROVE));
     waiting.add(view("dry-run-begun", "drying-fan", WorkStep.DRY_RUN));
     waiting.add(pressed("dry-run-wires", "#run-wires"));
     waiting.add(pressed("dry-run-running", "#scenario-presets-in-turn"));

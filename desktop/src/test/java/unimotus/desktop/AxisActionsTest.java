@@ -169,7 +169,7 @@ class AxisActionsTest extends WindowTest {
   @Test
   void aLongLineScrollsInItsOwnPlace() {
     openDrum();
-    Axis bare = desk.session().project().axis("slicer-x").orElseThrow();
+    Axis bare = desk.session().project().axis("bale-tie").orElseThrow();
     onWindow(
         () -> {
           for (int i = 0; i < 50; i++) {

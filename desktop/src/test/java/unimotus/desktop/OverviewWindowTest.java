@@ -39,7 +39,7 @@ class OverviewWindowTest extends WindowTest {
     assertThat(axesShown()).isEqualTo(7);
     assertThat(shows("7 axes, 1 error on 1 axis")).isTrue();
     choose("#line-filter", "incomplete");
-    assertThat(axesShown()).isEqualTo(3);
+    assertThat(axesShown()).isEqualTo(1);
     choose("#line-filter", "with stale readings");
     assertThat(shows("No axis is with stale readings.")).isTrue();
     choose("#line-filter", "all axes");

@@ -48,7 +48,7 @@ class StopStationTest extends WindowTest {
         () -> {
           desk.openDemo();
           desk.show("rinse-drum", WorkStep.MAKE_SAFE);
-          desk.apply(StopEdits.remove(desk.session().sheets(), project().stops().get(0)));
+          desk.apply(StopEdits.remove(desk.session().sheets(), drumsStops().get(0)));
         });
     settle();
   }
@@ -65,6 +65,10 @@ class StopStationTest extends WindowTest {
     settle();
   }
 
+  private List<StopFunction> drumsStops() {
+    return project().stopsOf("rinse-drum");
+  }
+
   @Test
   void theDrumsGuardStopFromIntentToProof() throws Exception {
     atDrumWithoutStop();
@@ -72,7 +76,7 @@ class StopStationTest extends WindowTest {
     time("#new-ramp", "6");
     time("#new-delay", "4");
     press("#build-stop");
-    StopFunction stop = project().stops().get(0);
+    StopFunction stop = drumsStops().get(0);
     assertThat(stop.trigger()).isEqualTo(StopTrigger.GUARD_LOCK);
 
     // The ramp does not fit: torque goes at a third of the speed.
@@ -303,9 +307,9 @@ class StopStationTest extends WindowTest {
           choose("#new-effect", StopEffect.ENABLE);
         });
     press("#build-stop");
-    assertThat(project().stops()).hasSize(2);
+    assertThat(drumsStops()).hasSize(2);
     assertThat(finds(Rule.NO_SAFETY_STOP)).isTrue();
-    press("#stop-" + project().stops().get(0).id());
+    press("#stop-" + drumsStops().get(0).id());
     assertThat(shows("Stop category 1 in effect")).isTrue();
   }
 
@@ -320,17 +324,17 @@ class StopStationTest extends WindowTest {
     press("#run-faults");
     waitUntil(() -> lookup("#fault-matrix").tryQuery().isPresent());
     press("#side-figures");
-    String trigger = project().stops().get(0).triggers().get(0);
+    String trigger = drumsStops().get(0).triggers().get(0);
     String field = "#use-b10d-of-rinse-drum-guard-lock";
     time(field, "0");
     assertThat(message(this)).contains("B10d of " + trigger).contains("over 0");
-    assertThat(project().stops().get(0).use().b10dCycles()).isEmpty();
+    assertThat(drumsStops().get(0).use().b10dCycles()).isEmpty();
     time(field, "300000");
-    assertThat(project().stops().get(0).use().b10dCycles()).containsEntry(trigger, 300000.0);
+    assertThat(drumsStops().get(0).use().b10dCycles()).containsEntry(trigger, 300000.0);
     time("#stop-link", "0");
     assertThat(message(this)).contains("over 0 µF");
     time("#stop-name", "Drum door");
-    assertThat(project().stops().get(0).name()).isEqualTo("Drum door");
+    assertThat(drumsStops().get(0).name()).isEqualTo("Drum door");
     time("#stop-name", " ");
     assertThat(message(this)).contains("a name is needed");
   }

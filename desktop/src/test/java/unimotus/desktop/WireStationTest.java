@@ -157,7 +157,7 @@ class WireStationTest extends WindowTest {
     keyOn("controller-1-DO0", KeyCode.SPACE);
     keyOn("controller-1-DO0", KeyCode.W);
     click(this, "#meter-milliamps");
-    assertThat(reading()).isEqualTo("4.784 mA");
+    assertThat(reading()).isEqualTo("4.783 mA");
     keyOn("controller-1-DO0", KeyCode.R);
     keyOn("drum-drive-DI1", KeyCode.B);
     click(this, "#meter-ohms");

@@ -29,6 +29,7 @@ import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.WireMake;
 import unimotus.core.profile.DriveProfiles;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.value.ValueRole;
 import unimotus.formats.json.FileFault;
 import unimotus.formats.json.Json;
@@ -426,5 +427,21 @@ class ProjectFileTest {
   @Test
   void deeplyNestedRubbishIsRefused() {
     assertThat(fault("[".repeat(5000)).getMessage()).contains("not readable as JSON");
+  }
+
+  /** Version 11 knew stations, but not what a servo axis is to do, nor all of its plate. */
+  @Test
+  void aFileOfTheEleventhVersionHasServoAxesWithoutMoves() throws IOException {
+    byte[] bytes =
+        ProjectFileTest.class
+            .getResourceAsStream("/unimotus/version-11.unimotus.json")
+            .readAllBytes();
+    Project project = ProjectFile.read("version-11", bytes).project();
+    assertThat(project.stations()).hasSize(2);
+    assertThat(project.axes()).allSatisfy(a -> assertThat(a.motion()).isNull());
+    assertThat(project.motors())
+        .filteredOn(m -> m.plate() instanceof ServoPlate)
+        .hasSize(2)
+        .allSatisfy(m -> assertThat(((ServoPlate) m.plate()).peakNewtonMetres()).isZero());
   }
 }

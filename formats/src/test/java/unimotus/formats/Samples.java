@@ -1,5 +1,6 @@
 package unimotus.formats;
 
+import java.math.BigDecimal;
 import java.util.List;
 import java.util.Map;
 import unimotus.core.esi.StartUpCommand;
@@ -26,6 +27,7 @@ import unimotus.core.machine.Intent;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Part;
 import unimotus.core.machine.Probe;
@@ -42,14 +44,22 @@ import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.machine.Transmission;
 import unimotus.core.machine.Tuning;
 import unimotus.core.machine.Wire;
 import unimotus.core.machine.WireMake;
+import unimotus.core.move.MoveLimits;
+import unimotus.core.move.MoveSequence;
+import unimotus.core.move.MoveStep;
+import unimotus.core.move.TravelRange;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.ManualWords.ControlBit;
 import unimotus.core.profile.ManualWords.ControlMeaning;
 import unimotus.core.profile.ManualWords.StatusBit;
 import unimotus.core.profile.ManualWords.StatusMeaning;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.scaling.AxisScaling;
+import unimotus.core.servo.LoopGains;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.SettingValue;
@@ -63,6 +73,39 @@ import unimotus.core.value.ValueType;
 /** A project with something of everything. */
 final class Samples {
   private Samples() {}
+
+  /** A copy that was read and one that was not, every kind of step, limits and gains. */
+  private static MotionDesign motion() {
+    AxisScaling read =
+        new AxisScaling(
+            8_388_608,
+            1,
+            457,
+            5,
+            new BigDecimal("188.4955592"),
+            3,
+            MeasureUnit.MILLIMETRE,
+            true,
+            MeasureUnit.MINUTE_UNIT);
+    return new MotionDesign(
+        2,
+        read,
+        null,
+        AxisScaling.direct(131_072, new BigDecimal("360"), MeasureUnit.DEGREE),
+        TravelRange.between(-5, 650.5),
+        new MoveSequence(
+            1.5,
+            new MoveLimits(200, 1000, 1500, 20_000),
+            List.of(
+                new MoveStep.Absolute(100),
+                new MoveStep.Incremental(-20),
+                new MoveStep.Jog(-5, 0.5),
+                new MoveStep.Dwell(0.25)),
+            3),
+        0.002,
+        new Transmission(8, 150, 0.001),
+        new LoopGains(30, 0.05, 0.02, 0.5));
+  }
 
   static Project project(String name) {
     Reference reference = new Reference("AO0", "AI2", 0, 25, 0, 50, 27648, 0.05);
@@ -100,7 +143,8 @@ final class Samples {
                 answer,
                 new Mechanics.Drum(20, 0.5),
                 load,
-                "washing"),
+                "washing",
+                motion()),
             new Axis(
                 "b",
                 "Screw",

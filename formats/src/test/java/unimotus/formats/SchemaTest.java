@@ -17,9 +17,14 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
+import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
+import unimotus.core.move.MoveSequence;
+import unimotus.core.move.TravelRange;
+import unimotus.core.scaling.AxisScaling;
+import unimotus.core.servo.LoopGains;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingRole;
@@ -66,6 +71,15 @@ class SchemaTest {
     assertThat(properties(project.at("/$defs/inductionPlate")))
         .isEqualTo(components(InductionPlate.class));
     assertThat(properties(project.at("/$defs/servoPlate"))).isEqualTo(components(ServoPlate.class));
+    JsonNode motion = project.at("/$defs/motion");
+    assertThat(properties(motion)).isEqualTo(components(MotionDesign.class));
+    assertThat(properties(project.at("/$defs/axisScaling")))
+        .isEqualTo(components(AxisScaling.class));
+    assertThat(properties(motion.at("/properties/moves")))
+        .isEqualTo(components(MoveSequence.class));
+    assertThat(properties(motion.at("/properties/gains"))).isEqualTo(components(LoopGains.class));
+    assertThat(properties(motion.at("/properties/travel")))
+        .isEqualTo(components(TravelRange.class));
     assertThat(properties(project.at("/$defs/stepperPlate")))
         .isEqualTo(components(StepperPlate.class));
     JsonNode register =

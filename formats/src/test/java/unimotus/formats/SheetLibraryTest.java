@@ -21,6 +21,7 @@ import unimotus.core.motor.MotorFormulas;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.MotorSheet;
@@ -98,12 +99,16 @@ class SheetLibraryTest {
             .allSatisfy(o -> assertThat(SignalRange.ofLabel(o.value())).as(o.value()).isPresent());
       }
     }
+    List<SettingRole> ofServos =
+        List.of(SettingRole.LINK_VOLTAGE, SettingRole.INFEED_READY, SettingRole.STOP_MODE);
     for (SettingRole role :
-        List.of(
-            SettingRole.MAXIMUM_FREQUENCY,
-            SettingRole.ACCELERATION_TIME,
-            SettingRole.STOP_MODE,
-            SettingRole.OVERLOAD_CURRENT)) {
+        drive.driveKind() instanceof DriveKind.Servo
+            ? ofServos
+            : List.of(
+                SettingRole.MAXIMUM_FREQUENCY,
+                SettingRole.ACCELERATION_TIME,
+                SettingRole.STOP_MODE,
+                SettingRole.OVERLOAD_CURRENT)) {
       assertThat(drive.setting(role)).as("%s of %s", role, drive.id()).isPresent();
     }
   }

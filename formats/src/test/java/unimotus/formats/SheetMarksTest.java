@@ -28,7 +28,8 @@ class SheetMarksTest {
 
   private static final Map<TerminalRole, String> BY_STANDARD =
       Map.of(
-          TerminalRole.MOTOR_OUTPUT, "[UVW]",
+          // A number before the mark tells one motor of several from the next.
+          TerminalRole.MOTOR_OUTPUT, "[12]?[UVW]",
           TerminalRole.LINE_INPUT, "L[123]?|N",
           TerminalRole.MAINS, "L[123]?|N",
           TerminalRole.COIL, "A1",

@@ -240,7 +240,9 @@ public final class AxisCopies {
             axis.answer().withTerminals(axis.answer().output(), null),
             axis.mechanics(),
             axis.load(),
-            axis.group());
+            axis.group(),
+            // Nobody has read the scaling of devices that are new; its drive is one of its own.
+            axis.motion() == null ? null : axis.motion().unread().withDriveAxis(1));
     List<Axis> axes = new ArrayList<>(next.axes());
     axes.add(at, copy);
     return next.withAxes(axes);

@@ -9,17 +9,20 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.fieldbus.LinkWatch;
 import unimotus.core.fieldbus.ReadRequest;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.fieldbus.SerialLine;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.ServoAxis;
 import unimotus.core.path.SignalPath;
 import unimotus.core.processdata.DriveImage;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.program.FunctionBlock;
 import unimotus.core.program.LinkProgram;
+import unimotus.core.program.MotionProgram;
 import unimotus.core.program.WiredProgram;
 import unimotus.formats.file.AtomicFile;
 import unimotus.formats.plcopen.PlcopenXml;
@@ -38,14 +41,19 @@ public final class ControllerCode {
   private ControllerCode() {}
 
   /**
-   * The function block of an axis: over its registers where they are entered, over process data
-   * where a station leads to its drive, over its wires where neither is.
+   * The function block of an axis: with standard motion function blocks where it is positioned,
+   * over its registers where they are entered, over process data where a station leads to its
+   * drive, over its wires where neither is.
    *
    * @param path its signal path; null where it has none
    * @param watch what the bus leaves for the time-out
    * @throws IllegalArgumentException where something it needs is missing
    */
   public static FunctionBlock block(AxisAssembly axis, @Nullable SignalPath path, LinkWatch watch) {
+    Optional<ServoAxis> positioned = ServoAxis.of(axis);
+    if (positioned.isPresent()) {
+      return MotionProgram.block(positioned.get());
+    }
     if (path != null) {
       path.speedFor("the block");
     }
@@ -67,7 +75,9 @@ public final class ControllerCode {
    * Whether an axis is commanded over wires: neither register nor station of its drive is known.
    */
   public static boolean isWired(AxisAssembly axis) {
-    return axis.record().fieldbus().registers().isEmpty() && axis.stations().isEmpty();
+    return axis.record().fieldbus().registers().isEmpty()
+        && axis.stations().isEmpty()
+        && ServoAxis.of(axis).isEmpty();
   }
 
   private static DriveImage image(AxisAssembly axis) {

@@ -39,6 +39,7 @@ public enum WorkStep {
           SERVO_PLATE,
           MOTOR_ON_DRIVE,
           MOTOR_VOLTAGE,
+          WINDING_VOLTAGE,
           POWER_SIDE,
           SWITCH_POSITION,
           PRESET_UNKNOWN,
@@ -118,6 +119,8 @@ public enum WorkStep {
           LEFT_OTHERWISE,
           LEFT_UNREAD,
           LINK_HELD,
+          LINK_VOLTAGE,
+          INFEED_FORCED,
           UNIT_TWICE,
           SIGNAL_LOSS,
           MINIMUM_FLOOR,
@@ -141,7 +144,17 @@ public enum WorkStep {
           START_UP_UNTOLD,
           STATION_ALIAS,
           STATION_DRIVE,
-          MODE_TARGET ->
+          MODE_TARGET,
+          MOTION_UNKNOWN,
+          SCALING_COPY,
+          SCALING_NOT_READ,
+          POSITION_BITS,
+          MOVE_RANGE,
+          MOVE_SPEED,
+          MOVE_TORQUE,
+          MOVE_WARMS,
+          INERTIA_RATIO,
+          HOLDING_BRAKE ->
           MAP;
     };
   }

@@ -75,7 +75,8 @@ class AxisEditsTest {
         .doesNotContain("Line controller");
     assertThat(along).anyMatch(w -> w.endsWith(" wires"));
     assertThat(AxisEdits.goingAlong(demo, SHEETS, axis("slicer-x")))
-        .containsExactly("Slicer X motor");
+        .as("relay and guard stay with the other axis")
+        .containsExactly("Slicer X motor", "1 stop");
   }
 
   @Test

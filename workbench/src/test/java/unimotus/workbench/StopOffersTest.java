@@ -54,7 +54,7 @@ class StopOffersTest {
   /** Nothing can be built on an axis without a drive. */
   @Test
   void anAxisWithoutADriveHasNone() {
-    assertThat(StopOffers.logics(Demo.project(), SHEETS, wanted("slicer-x", StopLogic.DIRECT)))
+    assertThat(StopOffers.logics(Demo.project(), SHEETS, wanted("bale-tie", StopLogic.DIRECT)))
         .isEmpty();
   }
 

@@ -17,6 +17,8 @@ import org.jspecify.annotations.Nullable;
  * @param mechanics gear and what it moves
  * @param load inertia and torque
  * @param group the part of the line it belongs to, such as {@code washing}; null for none
+ * @param motion what it does as a positioning axis; null for an axis that is commanded by speed, or
+ *     where nothing was entered yet
  */
 @RecordBuilder
 public record Axis(
@@ -30,7 +32,8 @@ public record Axis(
     Answer answer,
     Mechanics mechanics,
     Load load,
-    @Nullable String group)
+    @Nullable String group,
+    @Nullable MotionDesign motion)
     implements AxisBuilder.With {
 
   /** Checks the id and that there is a name. */
@@ -42,7 +45,7 @@ public record Axis(
     group = group == null || group.isBlank() ? null : group.strip();
   }
 
-  /** An axis of no group. */
+  /** An axis of no group that is commanded by speed. */
   public Axis(
       String id,
       String name,
@@ -54,7 +57,7 @@ public record Axis(
       Answer answer,
       Mechanics mechanics,
       Load load) {
-    this(id, name, note, controller, drive, motor, reference, answer, mechanics, load, null);
+    this(id, name, note, controller, drive, motor, reference, answer, mechanics, load, null, null);
   }
 
   /** This axis with other devices; null where one is not chosen. */

@@ -3,6 +3,7 @@ package unimotus.core.motion;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.MotionDesign;
 
 /**
  * The load as the motor shaft feels it: T = T₀ + k₁·|n| + k₂·n², n in motor revolutions per minute,
@@ -19,9 +20,12 @@ public record ShaftLoad(
     double linearNewtonMetresPerRpm,
     double quadraticNewtonMetresPerRpm2) {
 
-  /** The load of an axis, motor rotor included. */
+  /** The load of an axis, motor rotor and what hangs on it included. */
   public static ShaftLoad of(AxisAssembly axis) {
-    return of(axis.axis().load(), axis.axis().mechanics(), axis.motor().plate().inertiaKgM2());
+    Mechanics mechanics = axis.axis().mechanics();
+    MotionDesign motion = axis.axis().motion();
+    double hanging = motion == null ? 0 : motion.transmission().hangingKgM2(mechanics);
+    return of(axis.axis().load(), mechanics, axis.motor().plate().inertiaKgM2() + hanging);
   }
 
   /**

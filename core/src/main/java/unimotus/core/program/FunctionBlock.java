@@ -8,6 +8,7 @@ import java.util.List;
  * @param name its name
  * @param remarks what stands above it, a line each
  * @param inputs its inputs
+ * @param inOuts what it is given to work on, such as an axis; possibly none
  * @param outputs its outputs
  * @param locals what it keeps for itself
  * @param body its statements, a line each
@@ -17,10 +18,23 @@ public record FunctionBlock(
     String name,
     List<String> remarks,
     List<Variable> inputs,
+    List<Variable> inOuts,
     List<Variable> outputs,
     List<Variable> locals,
     List<String> body,
     List<LocatedVariable> located) {
+
+  /** A block that works on its own variables alone. */
+  public FunctionBlock(
+      String name,
+      List<String> remarks,
+      List<Variable> inputs,
+      List<Variable> outputs,
+      List<Variable> locals,
+      List<String> body,
+      List<LocatedVariable> located) {
+    this(name, remarks, inputs, List.of(), outputs, locals, body, located);
+  }
 
   /** A block whose variables are carried by something else than channels. */
   public FunctionBlock(
@@ -37,6 +51,7 @@ public record FunctionBlock(
   public FunctionBlock {
     remarks = List.copyOf(remarks);
     inputs = List.copyOf(inputs);
+    inOuts = List.copyOf(inOuts);
     outputs = List.copyOf(outputs);
     locals = List.copyOf(locals);
     body = List.copyOf(body);
@@ -49,6 +64,7 @@ public record FunctionBlock(
     remarks.forEach(r -> text.append(comment(r)).append('\n'));
     text.append("FUNCTION_BLOCK ").append(name).append('\n');
     declare(text, "VAR_INPUT", inputs);
+    declare(text, "VAR_IN_OUT", inOuts);
     declare(text, "VAR_OUTPUT", outputs);
     declare(text, "VAR", locals);
     text.append('\n').append(statements()).append("END_FUNCTION_BLOCK\n");

@@ -11,7 +11,9 @@ import unimotus.core.finding.Severity;
 import unimotus.core.identity.IdentityChecks;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.InfeedChecks;
 import unimotus.core.motion.MotionChecks;
+import unimotus.core.motion.ServoChecks;
 import unimotus.core.motor.MotorChecks;
 import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.path.Chain;
@@ -70,6 +72,8 @@ public record AxisReview(
     found.addAll(PathFactory.checkWires(assembly));
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
+    found.addAll(ServoChecks.check(assembly));
+    found.addAll(InfeedChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
     found.addAll(LinkChecks.check(assembly));
     found.addAll(RecordChecks.check(assembly));

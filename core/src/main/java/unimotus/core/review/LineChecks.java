@@ -11,6 +11,7 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.FieldbusLink;
+import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.SafetyNote;
 import unimotus.core.sheet.DriveSheet;
@@ -37,6 +38,14 @@ final class LineChecks {
           axis.controller(),
           axis.answer().isWired() ? axis.answer().input() : null);
       claim(owners, found, axis, "motor", axis.motor(), "");
+      MotionDesign motion = axis.motion();
+      claim(
+          owners,
+          found,
+          axis,
+          "drive axis",
+          axis.drive(),
+          motion == null ? null : "axis %d".formatted(motion.driveAxis()));
     }
     drives(project, sheets, found);
     Map<String, Axis> units = new HashMap<>();

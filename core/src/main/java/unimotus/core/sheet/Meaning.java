@@ -35,7 +35,10 @@ public enum Meaning {
   FAULT,
   STO_ACTIVE,
   STO_HEALTHY,
-  BRAKE_RELEASE;
+  BRAKE_RELEASE,
+  LIMIT_NEGATIVE,
+  LIMIT_POSITIVE,
+  HOME_SWITCH;
 
   /** The meaning of a word as files and sheets have it; empty where it is none. */
   public static Optional<Meaning> find(String word) {

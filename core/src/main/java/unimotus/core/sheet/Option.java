@@ -44,7 +44,11 @@ public enum Option {
   CONTACT,
   PULSE_TESTED,
   AUTOMATIC,
-  MANUAL;
+  MANUAL,
+  REGULATED,
+  PLAIN,
+  AWAITED,
+  FORCED;
 
   /** The word that stands for it in sheets and projects, such as {@code active-high}. */
   public String word() {

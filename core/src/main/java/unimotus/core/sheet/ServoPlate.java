@@ -16,6 +16,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param brakeNewtonMetres torque of the holding brake; 0 for none
  * @param voltageVolts mains voltage of the drives it is wound for, line to line
  * @param inertiaKgM2 moment of inertia of the rotor
+ * @param peakNewtonMetres torque for a short time; 0 where not stated
+ * @param mostRpm highest speed; 0 where not stated
+ * @param brakeOpenSeconds until the brake lets go; 0 for none, or where not stated
+ * @param brakeCloseSeconds until the brake holds; 0 for none, or where not stated
  */
 @RecordBuilder
 public record ServoPlate(
@@ -29,7 +33,11 @@ public record ServoPlate(
     int encoderCounts,
     double brakeNewtonMetres,
     double voltageVolts,
-    double inertiaKgM2)
+    double inertiaKgM2,
+    double peakNewtonMetres,
+    double mostRpm,
+    double brakeOpenSeconds,
+    double brakeCloseSeconds)
     implements MotorPlate, ServoPlateBuilder.With {
   private static final double THOUSAND_RPM = 1000 * 2 * Math.PI / 60;
 
@@ -52,10 +60,51 @@ public record ServoPlate(
     if (poles < 2 || poles % 2 != 0) {
       throw new IllegalArgumentException("servo plate: poles must be even, not " + poles);
     }
+    if (!(peakNewtonMetres >= 0 && mostRpm >= 0)
+        || !(brakeOpenSeconds >= 0 && brakeCloseSeconds >= 0)) {
+      throw new IllegalArgumentException(
+          "servo plate: peak torque, highest speed and times of the brake must not be negative");
+    }
+    if (peakNewtonMetres > 0 && peakNewtonMetres < stallNewtonMetres) {
+      throw new IllegalArgumentException(
+          "servo plate: peak torque %s must not be under the continuous %s"
+              .formatted(peakNewtonMetres, stallNewtonMetres));
+    }
     if (encoderCounts < 1 || brakeNewtonMetres < 0 || backVoltsPerThousandRpm < 0) {
       throw new IllegalArgumentException(
           "servo plate: counts must be 1 or more, brake and voltage not negative");
     }
+  }
+
+  /** A plate that states no peak torque, highest speed or times of its brake. */
+  public ServoPlate(
+      double stallNewtonMetres,
+      double stallAmperes,
+      double ratedRpm,
+      double ratedNewtonMetres,
+      double torqueNewtonMetresPerAmpere,
+      double backVoltsPerThousandRpm,
+      int poles,
+      int encoderCounts,
+      double brakeNewtonMetres,
+      double voltageVolts,
+      double inertiaKgM2) {
+    this(
+        stallNewtonMetres,
+        stallAmperes,
+        ratedRpm,
+        ratedNewtonMetres,
+        torqueNewtonMetresPerAmpere,
+        backVoltsPerThousandRpm,
+        poles,
+        encoderCounts,
+        brakeNewtonMetres,
+        voltageVolts,
+        inertiaKgM2,
+        0,
+        0,
+        0,
+        0);
   }
 
   @Override

@@ -110,7 +110,13 @@ public enum SettingRole {
   /** Seconds without a message until the drive acts. */
   LINK_TIMEOUT,
   /** {@code fault}, {@code hold} or {@code stop} after that time. */
-  LINK_LOSS_ACTION;
+  LINK_LOSS_ACTION,
+  /** Nominal voltage of the d.c. link, in volts. */
+  LINK_VOLTAGE,
+  /** {@code regulated} or {@code plain}: what feeds the d.c. link. */
+  INFEED_KIND,
+  /** {@code awaited}, or {@code forced} where the drive does not wait for it. */
+  INFEED_READY;
 
   private static final List<String> ON_OFF = Option.words(Option.ON, Option.OFF);
   private static final Set<SettingRole> MOTOR_DATA =
@@ -152,6 +158,8 @@ public enum SettingRole {
           Arrays.stream(SignalRange.values()).map(SignalRange::label).toList();
       case LOSS_ACTION -> Option.words(Option.NONE, Option.FAULT, Option.HOLD);
       case LINK_LOSS_ACTION -> Option.words(Option.FAULT, Option.HOLD, Option.STOP);
+      case INFEED_KIND -> Option.words(Option.REGULATED, Option.PLAIN);
+      case INFEED_READY -> Option.words(Option.AWAITED, Option.FORCED);
       case PARITY -> Option.words(Option.NONE, Option.EVEN, Option.ODD);
       case TORQUE_CURVE -> Option.words(Option.CONSTANT, Option.QUADRATIC);
       case AUTO_TUNE -> Option.words(Option.NOT_DONE, Option.DONE);

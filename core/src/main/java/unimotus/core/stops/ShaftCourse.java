@@ -7,8 +7,10 @@ import unimotus.core.bench.VirtualShaft;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.RampFormulas;
+import unimotus.core.motion.ServoAxis;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.MotorTorque;
+import unimotus.core.servo.BrakeTimes;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 
@@ -132,6 +134,30 @@ final class ShaftCourse {
     if (stands() && until > seconds) {
       add(StopPhase.Kind.HOLD, until - seconds, 0, 0);
     }
+  }
+
+  /**
+   * A hanging load on its way down, the worst of both: it falls until the brake holds, ω = T/J·t,
+   * and is then slowed down by what the brake holds beyond its pull. Where the brake holds no more
+   * than that, or nobody says how long it takes to close, it is taken to sink.
+   */
+  void braked(ServoAxis axis, BrakeTimes brake) {
+    double most = brake.holdNewtonMetres() - brake.pull(axis.load());
+    if (!(most > 0) || brake.closeSeconds() == 0) {
+      sink();
+      return;
+    }
+    double inertia = load.inertiaKgM2();
+    double from = rpm();
+    double falls =
+        from + RampFormulas.rpm(brake.pull(axis.load()) / inertia * brake.closeSeconds());
+    even(StopPhase.Kind.FALL, brake.closeSeconds(), falls);
+    even(StopPhase.Kind.BRAKE, RampFormulas.rampSeconds(inertia, falls, most), 0);
+  }
+
+  /** From one speed to another in a straight line. */
+  private void even(StopPhase.Kind kind, double length, double toRpm) {
+    add(kind, length, toRpm, (rpm() + toRpm) / 2 / 60 * length);
   }
 
   /** A hanging load that no brake holds. */

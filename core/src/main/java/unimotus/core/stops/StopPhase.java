@@ -42,6 +42,9 @@ public record StopPhase(
     RAMP("has ramped down"),
     HOLD("torque off at standstill"),
     COAST("has coasted to standstill"),
+    /** Nothing holds a hanging load: the springs of the brake are on their way. */
+    FALL("has fallen until the brake held"),
+    BRAKE("is held by the brake"),
     /** A hanging load that no brake holds. */
     SINK("sinks");
 
@@ -69,6 +72,7 @@ public record StopPhase(
       case REACTION, HOLD, SINK -> fromRpm;
       case RAMP -> ramping(since);
       case COAST -> coasting(since, load);
+      case FALL, BRAKE -> fromRpm + (toRpm - fromRpm) * Math.min(1, since / seconds());
     };
   }
 

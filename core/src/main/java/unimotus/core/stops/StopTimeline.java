@@ -1,13 +1,16 @@
 package unimotus.core.stops;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.ToDoubleFunction;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.motion.RampFormulas;
+import unimotus.core.motion.ServoAxis;
 import unimotus.core.motion.ShaftLoad;
 import unimotus.core.motor.FieldFigures;
 import unimotus.core.motor.MotorFormulas;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingRole;
 
 /**
@@ -114,7 +117,8 @@ public record StopTimeline(
     double cut = course.rpm();
     double off = noticed + ramp.delaySeconds();
     boolean hangs = safe && circuit.stop().verticalLoad() && !circuit.stop().holdingBrake();
-    if (!hangs && course.standsAfterCoastBy(off)) {
+    Optional<ServoAxis> held = heldByBrake(circuit, safe);
+    if (!hangs && held.isEmpty() && course.standsAfterCoastBy(off)) {
       // A drive that lets go at the end of its ramp has left the shaft to its friction.
       course.coast();
     }
@@ -124,6 +128,8 @@ public record StopTimeline(
     }
     if (hangs) {
       course.sink();
+    } else if (held.isPresent()) {
+      course.braked(held.get(), held.get().brake().orElseThrow());
     } else {
       course.coast();
     }
@@ -137,6 +143,14 @@ public record StopTimeline(
         left);
   }
 
+  /** The servo axis whose hanging load the brake of its motor catches; empty for every other. */
+  private static Optional<ServoAxis> heldByBrake(StopCircuit circuit, boolean safe) {
+    boolean caught = safe && circuit.stop().verticalLoad() && circuit.stop().holdingBrake();
+    return caught
+        ? ServoAxis.of(circuit.axis()).filter(a -> a.brake().isPresent())
+        : Optional.empty();
+  }
+
   private static StopCategory category(StopCircuit circuit, StopRamp ramp, double leftRpm) {
     return switch (circuit.stop().effect()) {
       case STO, CONTACTORS -> StopCategory.ZERO;
@@ -148,6 +162,10 @@ public record StopTimeline(
 
   /** The fastest the motor shaft can be commanded, without slip, in revolutions per minute. */
   public static double topRpm(AxisAssembly axis) {
+    if (axis.motor().plate() instanceof ServoPlate servo) {
+      // What the program limits it to is no safe limit.
+      return Math.max(servo.ratedRpm(), servo.mostRpm());
+    }
     return fieldRpm(axis, s -> s.number(SettingRole.MAXIMUM_FREQUENCY, plateHertz(axis)));
   }
 

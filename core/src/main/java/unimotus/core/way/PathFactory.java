@@ -116,9 +116,14 @@ public final class PathFactory {
     };
   }
 
-  /** Speed, predictions and dry-run are worked out for induction motors only. */
+  /** A servo is commanded by positions; speeds are worked out for induction motors only. */
   private static Optional<String> notModelled(AxisAssembly axis) {
     MotorPlate plate = axis.motor().plate();
+    if (plate.kind() == MotorKind.PERMANENT_MAGNET) {
+      return Optional.of(
+          "%s is a %s: it is commanded by positions, see Motion at Map"
+              .formatted(axis.motor().name(), plate.kind().label()));
+    }
     return plate.kind() == MotorKind.INDUCTION
         ? Optional.empty()
         : Optional.of(

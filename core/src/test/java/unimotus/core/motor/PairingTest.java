@@ -117,7 +117,8 @@ class PairingTest {
   @Test
   void aPathIsToldOfInductionMotorsAlone() {
     assertThat(PathFactory.fault(axis(SERVO_DRIVE, SERVO)))
-        .contains("Motor is a permanent-magnet servo motor: its path is not calculated yet");
+        .contains(
+            "Motor is a permanent-magnet servo motor: it is commanded by positions, see Motion at Map");
     assertThat(PathFactory.fault(axis(STEP_DRIVER, STEPPER)))
         .hasValueSatisfying(f -> assertThat(f).contains("step motor", "not calculated"));
   }

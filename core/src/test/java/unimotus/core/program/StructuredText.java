@@ -7,6 +7,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.function.Function;
 import java.util.function.Supplier;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -19,7 +20,7 @@ import java.util.regex.Pattern;
  * <pre>
  * block       = FUNCTION_BLOCK name { section } { statement } END_FUNCTION_BLOCK [ located ]
  * located     = VAR_GLOBAL { name AT address ":" type ";" } END_VAR
- * section     = (VAR_INPUT | VAR_OUTPUT | VAR) { name ":" type [ ":=" literal ] ";" } END_VAR
+ * section     = (VAR_INPUT | VAR_IN_OUT | VAR_OUTPUT | VAR) { name ":" type [ ":=" literal ] ";" } END_VAR
  * statement   = name ":=" expression ";" | name "(" name ":=" expression { "," … } ")" ";"
  *             | IF expression THEN { statement } { ELSIF … } [ ELSE … ] END_IF ";"
  * expression  = conjunction { OR conjunction }
@@ -37,7 +38,19 @@ public final class StructuredText {
               + "|:=|<=|>=|<>|[-+*/=<>();:,.])",
           Pattern.DOTALL);
   private static final Set<String> TYPES =
-      Set.of("BOOL", "WORD", "INT", "UINT", "DINT", "UDINT", "REAL", "TON", "TP");
+      Set.of("BOOL", "WORD", "INT", "UINT", "DINT", "UDINT", "REAL", "TON", "TP", "AXIS_REF");
+
+  /** A function block of a library, played by who runs the block. */
+  public interface Played {
+    /** A call with its inputs by name; times in milliseconds. */
+    void call(Map<String, Object> inputs, long now);
+
+    /** An output, a truth. */
+    boolean is(String output);
+  }
+
+  private final Map<String, Played> played = new LinkedHashMap<>();
+  private final Map<String, Function<String, Played>> library;
 
   /** A value with its type; numbers as double, words as int. */
   private record Value(String type, Object of) {}
@@ -84,6 +97,12 @@ public final class StructuredText {
 
   /** Reads a block. */
   public StructuredText(String text) {
+    this(text, Map.of());
+  }
+
+  /** Reads a block that uses a library: makes what plays an instance of a type, by its name. */
+  public StructuredText(String text, Map<String, Function<String, Played>> library) {
+    this.library = library;
     Matcher matcher = TOKEN.matcher(text);
     int end = 0;
     while (matcher.find() && matcher.start() == end) {
@@ -207,7 +226,9 @@ public final class StructuredText {
       String variable = next();
       expect(":");
       String type = next();
-      if (!TYPES.contains(type)) {
+      if (library.containsKey(type)) {
+        played.put(variable, library.get(type).apply(variable));
+      } else if (!TYPES.contains(type)) {
         throw new IllegalArgumentException("type " + type);
       }
       if (types.put(variable, type) != null) {
@@ -286,7 +307,26 @@ public final class StructuredText {
     return block;
   }
 
+  private Statement callPlayed(Played block) {
+    Map<String, Supplier<Value>> given = new LinkedHashMap<>();
+    do {
+      String input = next();
+      expect(":=");
+      given.put(input, expression());
+    } while (take(","));
+    expect(")");
+    expect(";");
+    return () -> {
+      Map<String, Object> now = new LinkedHashMap<>();
+      given.forEach((input, value) -> now.put(input, value.get().of()));
+      block.call(now, this.now);
+    };
+  }
+
   private Statement call(String target) {
+    if (played.containsKey(target)) {
+      return callPlayed(played.get(target));
+    }
     expect("IN");
     expect(":=");
     Supplier<Value> in = expression();
@@ -367,6 +407,11 @@ public final class StructuredText {
       int sign = next().equals("+") ? 1 : -1;
       Supplier<Value> a = left;
       Supplier<Value> b = product();
+      if (a.get().type().equals("INT")) {
+        same("INT", b.get().type());
+        left = () -> new Value("INT", (Integer) a.get().of() + sign * (Integer) b.get().of());
+        continue;
+      }
       same("REAL", a.get().type());
       same("REAL", b.get().type());
       left = () -> new Value("REAL", (Double) a.get().of() + sign * (Double) b.get().of());
@@ -423,7 +468,9 @@ public final class StructuredText {
     }
     if (Character.isDigit(token.charAt(0))) {
       if (!token.contains(".")) {
-        throw new IllegalArgumentException("a real literal has a point: " + token);
+        // A whole number; where a real is wanted, the types differ.
+        Value whole = new Value("INT", Integer.parseInt(token));
+        return () -> whole;
       }
       Value real = new Value("REAL", (double) Float.parseFloat(token));
       return () -> real;
@@ -436,6 +483,11 @@ public final class StructuredText {
       return function(token);
     }
     known(token);
+    if (played.containsKey(token)) {
+      expect(".");
+      String output = next();
+      return () -> new Value("BOOL", played.get(token).is(output));
+    }
     if (take(".")) {
       expect("Q");
       return () -> new Value("BOOL", ((Timer) values.get(token)).q);

@@ -67,6 +67,28 @@ final class ServoFields {
         s.inertiaKgM2(),
         MeasureUnit.KILOGRAM_SQUARE_METRE,
         v -> set(motor, "inertia", s.withInertiaKgM2(v)));
+    card.number(
+        "Peak torque; 0 if not stated",
+        s.peakNewtonMetres(),
+        MeasureUnit.NEWTON_METRE,
+        v -> set(motor, "peak torque", s.withPeakNewtonMetres(v)));
+    card.number(
+        "Highest speed; 0 if not stated",
+        s.mostRpm(),
+        MeasureUnit.RPM,
+        v -> set(motor, "highest speed", s.withMostRpm(v)));
+    if (s.brakeNewtonMetres() > 0) {
+      card.number(
+          "Brake opens in",
+          s.brakeOpenSeconds(),
+          MeasureUnit.SECOND_UNIT,
+          v -> set(motor, "time to open the brake", s.withBrakeOpenSeconds(v)));
+      card.number(
+          "Brake closes in",
+          s.brakeCloseSeconds(),
+          MeasureUnit.SECOND_UNIT,
+          v -> set(motor, "time to close the brake", s.withBrakeCloseSeconds(v)));
+    }
     card.computed("Power", s.ratedWatts() / 1000, MeasureUnit.KILOWATT);
     card.computed("Frequency", s.ratedHertz(), MeasureUnit.HERTZ_UNIT);
     if (s.backVoltsPerThousandRpm() > 0) {

@@ -213,7 +213,7 @@ public final class Plot extends Pane {
       text.setX(px(x) - text.getLayoutBounds().getWidth() / 2);
       grid.getChildren().add(text);
     }
-    for (double y : Ticks.between(yLow, yHigh, plotHeight() / 34)) {
+    for (double y : Ticks.between(yLow, yHigh, Math.max(5, plotHeight() / 34))) {
       grid.getChildren().add(Drawn.line(LEFT, py(y), LEFT + plotWidth(), py(y), "plot-grid"));
       Text text = Drawn.text(format.number(y), 0, py(y) + 4, "plot-tick");
       text.setX(LEFT - 7 - text.getLayoutBounds().getWidth());

@@ -9,12 +9,14 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Tabs;
+import unimotus.desktop.motion.MotionPane;
 import unimotus.desktop.station.View;
 
 /** The station Map: what the number becomes on its way, and what the words of a fieldbus say. */
 public final class MapView implements View {
   private enum Mode {
     PATH("Signal path"),
+    MOTION("Motion"),
     WORDS("Words"),
     REGISTERS("Registers"),
     FRAMES("Frames"),
@@ -33,6 +35,8 @@ public final class MapView implements View {
   private final Tabs<Mode> tabs = new Tabs<>("map-", Mode.class, m -> m.label, this::show);
   private final Map<Mode, Node> nodes = new EnumMap<>(Mode.class);
   private final VBox node;
+  private final Desk desk;
+  private final MotionPane motion;
   private Mode mode = Mode.PATH;
 
   /**
@@ -42,6 +46,9 @@ public final class MapView implements View {
    */
   public MapView(Desk desk, View path) {
     put(Mode.PATH, path.node(), path::refresh);
+    this.desk = desk;
+    motion = new MotionPane(desk);
+    put(Mode.MOTION, motion, motion::refresh);
     WordsPane words = new WordsPane(desk);
     put(Mode.WORDS, words, words::refresh);
     RegistersPane registers = new RegistersPane(desk);
@@ -79,6 +86,15 @@ public final class MapView implements View {
   /** Only what is seen is drawn anew; the rest is when it is shown. */
   @Override
   public void refresh() {
+    desk.navigation()
+        .takeAim()
+        .ifPresent(
+            place -> {
+              motion.aimAt(place);
+              mode = Mode.MOTION;
+              tabs.show(mode);
+              node.getChildren().set(1, nodes.get(mode));
+            });
     Objects.requireNonNull(refreshers.get(mode)).run();
   }
 }

@@ -18,6 +18,7 @@ import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import javafx.scene.text.Text;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
@@ -207,9 +208,17 @@ final class AxisRow {
     return Optional.of(path.link().label()).filter(l -> !l.isEmpty());
   }
 
+  /** A positioning axis has no path of a speed, but a station it is reached over. */
+  private static String positioned(AxisReview review) {
+    AxisAssembly assembly = review.assembly();
+    return assembly != null && !assembly.stations().isEmpty() && assembly.axis().motion() != null
+        ? "process data"
+        : "no link";
+  }
+
   private List<String> knots(AxisReview review) {
     List<String> knots = parts(review.axis());
-    knots.add(1, review.signalPath().flatMap(AxisRow::link).orElse("no link"));
+    knots.add(1, review.signalPath().flatMap(AxisRow::link).orElseGet(() -> positioned(review)));
     knots.set(knots.size() - 1, machine(review));
     return knots;
   }

@@ -22,6 +22,7 @@ import java.util.stream.Collectors;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.IoAddress;
 import unimotus.core.machine.Mechanics;
+import unimotus.core.move.MoveStep;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
@@ -46,6 +47,7 @@ final class CoreModule extends SimpleModule {
   CoreModule() {
     super("unimotus-core");
     setMixInAnnotation(Mechanics.class, MechanicsKinds.class);
+    setMixInAnnotation(MoveStep.class, MoveKinds.class);
     setMixInAnnotation(DeviceSheet.class, SheetKinds.class);
     setMixInAnnotation(MotorPlate.class, PlateKinds.class);
     setMixInAnnotation(DriveKind.class, DriveKinds.class);
@@ -71,6 +73,15 @@ final class CoreModule extends SimpleModule {
     @JsonSubTypes.Type(value = Mechanics.Counting.class, name = "counting")
   })
   private interface MechanicsKinds {}
+
+  @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+  @JsonSubTypes({
+    @JsonSubTypes.Type(value = MoveStep.Absolute.class, name = "absolute"),
+    @JsonSubTypes.Type(value = MoveStep.Incremental.class, name = "incremental"),
+    @JsonSubTypes.Type(value = MoveStep.Jog.class, name = "jog"),
+    @JsonSubTypes.Type(value = MoveStep.Dwell.class, name = "dwell")
+  })
+  private interface MoveKinds {}
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
   @JsonSubTypes({

@@ -2,6 +2,7 @@ package unimotus.formats.json;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.node.ObjectNode;
+import java.util.List;
 
 /** The plates of older projects and sheets, which said servo figures beside an induction plate. */
 public final class MotorPlates {
@@ -20,6 +21,22 @@ public final class MotorPlates {
       motor.set("plate", servoPlate);
     } else {
       plate.put("kind", "induction");
+    }
+  }
+
+  /**
+   * Adds what plates of servo motors did not state before projects of version 12, and need not
+   * state in a sheet: 0 is not stated.
+   */
+  public static void complete(ObjectNode motor) {
+    if (motor.get("plate") instanceof ObjectNode plate
+        && plate.path("kind").asText().equals("permanent-magnet")) {
+      for (String name :
+          List.of("peakNewtonMetres", "mostRpm", "brakeOpenSeconds", "brakeCloseSeconds")) {
+        if (!plate.has(name)) {
+          plate.put(name, 0.0);
+        }
+      }
     }
   }
 

@@ -7,6 +7,7 @@ enum Kind {
   NUMBER,
   WHOLE,
   LARGE,
+  DECIMAL,
   YES,
   NO,
   LIST,

@@ -6,6 +6,7 @@ import java.io.InputStream;
 import java.lang.reflect.Constructor;
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
+import java.math.BigDecimal;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -35,6 +36,7 @@ final class PackedReader {
       case NULL -> null;
       case TEXT -> text();
       case NUMBER -> in.readDouble();
+      case DECIMAL -> new BigDecimal(in.readUTF());
       case WHOLE -> in.readInt();
       case LARGE -> in.readLong();
       case YES -> true;

@@ -4,6 +4,7 @@ import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.OutputStream;
 import java.lang.reflect.RecordComponent;
+import java.math.BigDecimal;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -40,6 +41,9 @@ final class PackedWriter {
     } else if (value instanceof Long large) {
       kind(Kind.LARGE);
       out.writeLong(large);
+    } else if (value instanceof BigDecimal decimal) {
+      kind(Kind.DECIMAL);
+      out.writeUTF(decimal.toString());
     } else if (value instanceof Boolean yes) {
       kind(yes ? Kind.YES : Kind.NO);
     } else if (value instanceof List<?> list) {

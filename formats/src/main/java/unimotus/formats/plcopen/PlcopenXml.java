@@ -112,6 +112,7 @@ public final class PlcopenXml {
     open("pou", "name", block.name(), "pouType", "functionBlock");
     open("interface");
     variables("inputVars", block.inputs());
+    variables("inOutVars", block.inOuts());
     variables("outputVars", block.outputs());
     variables("localVars", block.locals());
     close();

@@ -42,6 +42,9 @@ final class Migration {
     if (version < 11) {
       document.putArray("stations");
     }
+    if (version < 12) {
+      completePlates(document);
+    }
   }
 
   /** Version 6 knows how a person comes near a stop, its tests, and faults that are excluded. */
@@ -75,6 +78,15 @@ final class Migration {
     for (JsonNode motor : document.path("motors")) {
       if (motor instanceof ObjectNode object) {
         MotorPlates.divide(object);
+      }
+    }
+  }
+
+  /** Version 12 knows more of servo plates, and what positioning axes are to do. */
+  private static void completePlates(ObjectNode document) {
+    for (JsonNode motor : document.path("motors")) {
+      if (motor instanceof ObjectNode object) {
+        MotorPlates.complete(object);
       }
     }
   }

@@ -86,6 +86,7 @@ public final class SheetLibrary {
 
   /** Sheets of version 1 knew frequency drives alone, and servo figures beside a plate. */
   private static void bringUpToDate(ObjectNode document) {
+    MotorPlates.complete(document);
     if (document.path("version").asInt() != 1) {
       return;
     }
@@ -93,6 +94,7 @@ public final class SheetLibrary {
     String kind = document.path("kind").asText();
     if (kind.equals("motor")) {
       MotorPlates.divide(document);
+      MotorPlates.complete(document);
     }
     if (kind.equals("drive") && !document.has("driveKind")) {
       ObjectNode drive = document.putObject("driveKind");

@@ -18,6 +18,7 @@ import unimotus.core.proof.Prediction;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
 import unimotus.core.review.LineReview;
+import unimotus.core.scaling.Holder;
 import unimotus.core.settings.SettingText;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.SettingDefinition;
@@ -41,6 +42,7 @@ public final class Finder {
       if (axis != null) {
         devices(axis);
         predictions.apply(review).forEach(p -> prediction(axis, p));
+        motion(axis);
         settings(axis);
         registers(axis);
         wires(axis);
@@ -132,6 +134,28 @@ public final class Finder {
               "%s, %s".formatted(device.id(), sheet.name()),
               new Target.Station(axis.id(), step)));
     }
+  }
+
+  private void motion(AxisAssembly axis) {
+    if (axis.axis().motion() == null) {
+      return;
+    }
+    String place = "axis/%s/motion/".formatted(axis.axis().id());
+    for (Holder holder : List.of(Holder.DRIVE, Holder.BUS, Holder.PROGRAM)) {
+      all.add(
+          new Hit(
+              "scaling",
+              "Scaling of the " + holder.label().toLowerCase(Locale.ROOT),
+              axis.axis().name(),
+              new Target.InMotion(
+                  axis.axis().id(), place + "scaling/" + holder.name().toLowerCase(Locale.ROOT))));
+    }
+    all.add(
+        new Hit(
+            "moves",
+            "Moves of " + axis.axis().name(),
+            "velocity, acceleration, jerk, travel",
+            new Target.InMotion(axis.axis().id(), place + "moves")));
   }
 
   private void prediction(AxisAssembly axis, Prediction prediction) {

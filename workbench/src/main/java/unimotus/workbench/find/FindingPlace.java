@@ -12,6 +12,7 @@ import unimotus.workbench.WorkStep;
 /** Where a finding is mended: the setting, terminal or wire it is about, else the station. */
 public final class FindingPlace {
   private static final String STATIONS = "stations/";
+  private static final String MOTION = "/motion";
   private static final Pattern BETWEEN = Pattern.compile("[\\s,;()'\"]+");
 
   private FindingPlace() {}
@@ -20,6 +21,9 @@ public final class FindingPlace {
   public static Target of(Project project, String axis, Finding finding) {
     if (isOnBus(finding)) {
       return onBus(finding);
+    }
+    if (finding.place().contains(MOTION)) {
+      return new Target.InMotion(axis, finding.place());
     }
     WorkStep step = WorkStep.of(finding.rule());
     return switch (step) {

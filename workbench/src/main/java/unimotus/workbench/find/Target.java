@@ -21,6 +21,9 @@ public sealed interface Target {
   /** A station of the process-data fieldbus, by its id. */
   record OnBus(String station) implements Target {}
 
+  /** Scaling, moves or loops of a positioning axis, by the place a finding would name. */
+  record InMotion(String axis, String place) implements Target {}
+
   /** Where a finding is mended. */
   record Mending(String axis, Finding finding) implements Target {}
 }

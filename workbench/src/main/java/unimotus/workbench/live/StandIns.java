@@ -22,6 +22,7 @@ import unimotus.core.profile.WordProfile;
 import unimotus.core.settings.CarriedSettings;
 import unimotus.core.settings.LinkLoss;
 import unimotus.core.settings.RecordChecks;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.devices.modbus.SerialStandIn;
@@ -141,8 +142,13 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
                 motor.induction().isPresent()
                     ? Optional.empty()
                     : Optional.of(
-                        "%s is a %s; simulated drives run induction motors so far"
-                            .formatted(motor.name(), motor.plate().kind().label())));
+                        "%s is a %s; %s"
+                            .formatted(
+                                motor.name(),
+                                motor.plate().kind().label(),
+                                motor.plate() instanceof ServoPlate
+                                    ? "servo axes are simulated behind the station of their drive"
+                                    : "simulated drives run induction and servo motors so far")));
   }
 
   static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {

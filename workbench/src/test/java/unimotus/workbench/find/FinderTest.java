@@ -51,6 +51,14 @@ class FinderTest {
         .isEqualTo(new Target.OnBoard("rinse-drum", "w37"));
   }
 
+  @Test
+  void scalingAndMovesOfAServoAxisAreFound() {
+    assertThat(demo.find("slicer scaling motion axis", 1).get(0).target())
+        .isEqualTo(new Target.InMotion("slicer-x", "axis/slicer-x/motion/scaling/program"));
+    assertThat(demo.find("jerk slicer z", 1).get(0).target())
+        .isEqualTo(new Target.InMotion("slicer-z", "axis/slicer-z/motion/moves"));
+  }
+
   private static List<Prediction> predictions(AxisReview review) {
     return BOOK.of(Demo.project(), review).map(Evidence::predictions).orElse(List.of());
   }
@@ -86,7 +94,7 @@ class FinderTest {
   /** An axis without a drive has its stations and what is missing, and nothing else. */
   @Test
   void anIncompleteAxisIsFoundAsFarAsItGoes() {
-    assertThat(demo.find("slicer x", MOST))
+    assertThat(demo.find("bale-tie", MOST))
         .extracting(Hit::kind)
         .containsOnly("station", "finding");
   }

@@ -112,13 +112,13 @@ class FixesTest {
   @Test
   void nothingIsOfferedForWhatNoSingleChangeMends() {
     LineReview review = review(Demo.project());
-    AxisReview slicer = axis(review, "slicer-x");
+    AxisReview bare = axis(review, "bale-tie");
     Finding incomplete =
-        slicer.findings().stream()
+        bare.findings().stream()
             .filter(f -> f.rule() == Rule.AXIS_INCOMPLETE)
             .findFirst()
             .orElseThrow();
-    assertThat(Fixes.of(Demo.project(), SHEETS, review, slicer, incomplete)).isEmpty();
+    assertThat(Fixes.of(Demo.project(), SHEETS, review, bare, incomplete)).isEmpty();
   }
 
   /** Settings and switches put to anything; what is offered is tried on a review made afresh. */

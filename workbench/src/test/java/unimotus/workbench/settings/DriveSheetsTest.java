@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.MethodSource;
 import unimotus.core.settings.DriveMemory;
 import unimotus.core.settings.MenuWalk;
 import unimotus.core.settings.SettingGraph;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
@@ -30,6 +31,10 @@ class DriveSheetsTest {
 
   static Stream<DriveSheet> drives() {
     return SheetLibrary.catalogue().all(DriveSheet.class).stream();
+  }
+
+  static Stream<DriveSheet> frequencyDrives() {
+    return drives().filter(d -> d.driveKind() instanceof DriveKind.Frequency);
   }
 
   private static DriveSheet terminalDrive() {
@@ -50,7 +55,7 @@ class DriveSheetsTest {
 
   /** Common practice: the base frequency rewrites the motor's frequency and the maximum. */
   @ParameterizedTest
-  @MethodSource("drives")
+  @MethodSource("frequencyDrives")
   void theBaseFrequencyRewritesOthers(DriveSheet sheet) {
     String base = code(sheet, SettingRole.BASE_FREQUENCY);
     for (double hertz : new double[] {50, 60}) {
@@ -67,7 +72,7 @@ class DriveSheetsTest {
 
   /** Reset all, or all but the communication (common practice). */
   @ParameterizedTest
-  @MethodSource("drives")
+  @MethodSource("frequencyDrives")
   void aResetPutsEverythingBackOrKeepsTheLink(DriveSheet sheet) {
     String current = code(sheet, SettingRole.MOTOR_CURRENT);
     String reset = code(sheet, SettingRole.FACTORY_RESET);

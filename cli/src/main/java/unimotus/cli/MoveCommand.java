@@ -1,0 +1,102 @@
+package unimotus.cli;
+
+import java.io.BufferedWriter;
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Option;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.ServoAxis;
+import unimotus.core.quantity.QuantityText;
+import unimotus.core.scaling.PositionPath;
+import unimotus.core.servo.ServoTrace;
+import unimotus.formats.trace.MoveCsv;
+
+/** {@code move FILE --axis A}: the scaling of a servo axis, its moves and what they ask for. */
+@Command(
+    name = "move",
+    mixinStandardHelpOptions = true,
+    description = {
+      "The scaling of a servo axis in every copy, its moves one by one, torque and energy they need,",
+      "and gains for three degrees of dynamics. A simulation is not a proof."
+    },
+    footer = {
+      "",
+      "Example: unimotus move demo --axis slicer-x",
+      "         unimotus move demo --axis slicer-x --at 300mm",
+      "         unimotus move demo --axis slicer-z --csv moves.csv"
+    })
+final class MoveCommand implements Callable<Integer> {
+  private static final double AFTERWARDS = 0.5;
+
+  @Mixin private ProjectInput input;
+  @Mixin private Output output;
+
+  @Option(
+      names = "--axis",
+      required = true,
+      paramLabel = "A",
+      description = "Id or name of the axis.")
+  private String axis;
+
+  @Option(
+      names = "--at",
+      paramLabel = "POSITION",
+      description = "Show the way of one position from the program to the load.")
+  private String at;
+
+  @Option(
+      names = "--csv",
+      paramLabel = "OUT",
+      description = "Run the moves through the loops and write the trace.")
+  private Path csv;
+
+  @Override
+  public Integer call() throws IOException {
+    ServoAxis servo = servo(input.read().assembly(axis));
+    MoveTold told = new MoveTold(servo);
+    if (at != null) {
+      PositionPath.Places places =
+          servo.path().fromNumber(QuantityText.parseIn("--at", at, servo.unit()));
+      if (output.isJson()) {
+        output.document(told.document(places));
+      } else {
+        told.print(output.text(), places);
+      }
+      return 0;
+    }
+    if (csv != null) {
+      ServoTrace trace = servo.run(servo.gains(), AFTERWARDS);
+      try (BufferedWriter out = Files.newBufferedWriter(csv, StandardCharsets.UTF_8)) {
+        MoveCsv.write(trace, servo.radiansPerUnit(), servo.unit(), out);
+      }
+    }
+    if (output.isJson()) {
+      output.document(told.document());
+    } else {
+      told.print(output.text());
+      if (csv != null) {
+        output.text().printf("%nTrace in %s%n", csv);
+      }
+    }
+    return servo.copies().held().keySet().stream()
+            .allMatch(h -> servo.copies().againstMachine(h).orElseThrow().isEqual())
+        ? 0
+        : 1;
+  }
+
+  private static ServoAxis servo(AxisAssembly assembly) {
+    return ServoAxis.of(assembly)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "axis '%s': %s"
+                        .formatted(
+                            assembly.axis().name(),
+                            ServoAxis.fault(assembly).orElse("what it does is undetermined"))));
+  }
+}

@@ -1,0 +1,145 @@
+package unimotus.desktop;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import javafx.scene.control.TextField;
+import javafx.scene.input.KeyCode;
+import org.junit.jupiter.api.Test;
+import unimotus.core.finding.Rule;
+import unimotus.core.machine.MotionDesign;
+import unimotus.core.machine.Project;
+import unimotus.core.move.MoveStep;
+import unimotus.desktop.kit.Plot;
+import unimotus.workbench.MotionEdits;
+import unimotus.workbench.WorkStep;
+
+/** The motion of an axis in the window: the demo's, a wrong copy, one without moves. */
+class MotionViewTest extends WindowTest {
+
+  private void open(String axis) {
+    onWindow(
+        () -> {
+          desk.openDemo();
+          desk.show(axis, WorkStep.MAP);
+        });
+    press("#map-motion");
+  }
+
+  private MotionDesign design() {
+    return desk.axis().orElseThrow().motion();
+  }
+
+  private boolean isFinding(Rule rule) {
+    return desk.review().orElseThrow().findings().stream().anyMatch(f -> f.rule() == rule);
+  }
+
+  @Test
+  void theCopiesStandSideBySideAndAWrongOneIsNamed() {
+    open("slicer-x");
+    assertThat(shows("2184.5")).isTrue();
+    Project before = desk.session().project();
+    type("#program-counts", "8388608");
+    assertThat(design().programScaling().counts()).isEqualTo(8_388_608);
+    assertThat(shows("64 times; counts of the encoder: 23 bits a turn against 17")).isTrue();
+    assertThat(isFinding(Rule.SCALING_COPY)).isTrue();
+    type("#program-counts", "0");
+    assertThat(shows("encoder counts must be 1 to 4294967295, not 0")).isTrue();
+    assertThat(design().programScaling().counts()).isEqualTo(8_388_608);
+    type("#program-counts", "1.5");
+    assertThat(shows("counts must be a whole number")).isTrue();
+    type("#program-feed", "sixty");
+    assertThat(shows("'sixty' is not a number")).isTrue();
+    press("#unread-program");
+    assertThat(design().programScaling()).isNull();
+    assertThat(isFinding(Rule.SCALING_NOT_READ)).isTrue();
+    press("#read-program");
+    assertThat(isFinding(Rule.SCALING_COPY)).isFalse();
+    for (int i = 0; i < 3; i++) {
+      onWindow(() -> desk.session().undo());
+    }
+    assertThat(desk.session().project()).isEqualTo(before);
+  }
+
+  /** 300 mm are 655 360 counts are 5 turns; the other way round from the shaft. */
+  @Test
+  void aPositionIsFollowedBothWays() {
+    open("slicer-x");
+    type("#way-number", "300");
+    assertThat(((TextField) lookup("#way-counts").query()).getText()).contains("655");
+    type("#way-motor", "2.5");
+    assertThat(((TextField) lookup("#way-number").query()).getText()).isEqualTo("150 mm");
+  }
+
+  @Test
+  void movesAreEnteredRunAndRefusedAtTheField() {
+    open("slicer-x");
+    press("#motion-moves");
+    assertThat(shows("the motor gives 8.7 N·m for a short time")).isTrue();
+    type("#move-step-0-to", "320");
+    assertThat(design().moves().steps().get(0)).isEqualTo(new MoveStep.Absolute(320));
+    press("#add-jog");
+    assertThat(design().moves().steps()).hasSize(5);
+    press("#step-remove-4");
+    type("#move-times", "2");
+    assertThat(design().moves().times()).isEqualTo(2);
+    type("#jerk-mm-s-0-for-no-limit", "-3");
+    assertThat(shows("jerk must be over 0, or 0 for no limit, not -3")).isTrue();
+    type("#move-step-0-to", "900");
+    assertThat(shows("step 1, absolute leads to 900")).isTrue();
+    assertThat(isFinding(Rule.MOVE_RANGE)).isTrue();
+    assertThat(lookup("#move-position").queryAs(Plot.class).isVisible()).isTrue();
+    onWindow(() -> desk.session().undo());
+    assertThat(isFinding(Rule.MOVE_RANGE)).isFalse();
+  }
+
+  @Test
+  void gainsAreProposedAndEntered() {
+    open("slicer-z");
+    press("#motion-loops");
+    assertThat(shows("none entered: the calm proposal is run")).isTrue();
+    press("#take-medium");
+    assertThat(design().gains()).isNotNull();
+    assertThat(shows("as entered")).isTrue();
+    type("#velocity-feed-forward-0-to-1", "2");
+    assertThat(shows("velocity feed-forward must be 0 to 1")).isTrue();
+  }
+
+  /** A finding leads to the very copy; an axis without moves says what to begin with. */
+  @Test
+  void aFindingLeadsToItsField() {
+    open("slicer-x");
+    onWindow(
+        () -> {
+          desk.apply(
+              MotionEdits.change(
+                  "slicer-x", "spoil", d -> d.withBusScaling(d.busScaling().withReversed(true))));
+          desk.show("slicer-x", WorkStep.IDENTIFY);
+          desk.navigation()
+              .goTo(
+                  desk.review().orElseThrow().findings().stream()
+                      .filter(f -> f.rule() == Rule.SCALING_COPY)
+                      .findFirst()
+                      .orElseThrow());
+        });
+    settle();
+    assertThat(lookup("#bus-counts").query().isFocused()).isTrue();
+    onWindow(
+        () -> {
+          desk.apply(
+              new unimotus.workbench.Edit(
+                  "forget",
+                  p -> p.with(p.axis("slicer-x").orElseThrow().with().motion(null).build())));
+        });
+    settle();
+    assertThat(shows("scaling, travel and moves of this axis are not entered yet")).isTrue();
+    press("#motion-begin");
+    assertThat(design().programScaling()).isNull();
+    assertThat(shows("not read")).isTrue();
+    press("#map-path");
+    assertThat(shows("it is commanded by positions, see Motion at Map")).isTrue();
+    onWindow(() -> desk.show("rinse-drum", WorkStep.MAP));
+    press("#map-motion");
+    assertThat(shows("moves are worked out for servo motors")).isTrue();
+    push(KeyCode.ESCAPE);
+  }
+}
