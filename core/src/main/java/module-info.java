@@ -25,6 +25,7 @@ module unimotus.core {
   exports unimotus.core.motor;
   exports unimotus.core.move;
   exports unimotus.core.path;
+  exports unimotus.core.positioning;
   exports unimotus.core.profile;
   exports unimotus.core.program;
   exports unimotus.core.proof;

@@ -28,6 +28,7 @@ import unimotus.formats.trace.MoveCsv;
       "",
       "Example: unimotus move demo --axis slicer-x",
       "         unimotus move demo --axis slicer-x --at 300mm",
+      "         unimotus move demo --axis slicer-x --bits held-start",
       "         unimotus move demo --axis slicer-z --csv moves.csv"
     })
 final class MoveCommand implements Callable<Integer> {
@@ -55,9 +56,24 @@ final class MoveCommand implements Callable<Integer> {
       description = "Run the moves through the loops and write the trace.")
   private Path csv;
 
+  @Option(
+      names = "--bits",
+      paramLabel = "CASE",
+      arity = "0..1",
+      fallbackValue = "sound",
+      description = {
+        "Show the timeline of positioning by bits: sound, held-start, while-busy, absolute-twice,",
+        "incremental-twice, not-homed or enable-lost."
+      })
+  private String bits;
+
   @Override
   public Integer call() throws IOException {
     ServoAxis servo = servo(input.read().assembly(axis));
+    if (bits != null) {
+      new HandshakeTold(servo, bits).tell(output);
+      return 0;
+    }
     MoveTold told = new MoveTold(servo);
     if (at != null) {
       PositionPath.Places places =

@@ -132,4 +132,24 @@ class MoveVerbTest {
     assertThat(out.toString()).contains("Slicer guard: STOPS").contains("Stop category 0");
     assertThat(run("settings", "demo", "--axis", "slicer-x")).isLessThan(2);
   }
+
+  /** A start that is held makes one move; a case that does not exist, or cannot be, is refused. */
+  @Test
+  void theTimelineOfBitsIsTold() throws IOException {
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--bits", "held-start")).isZero();
+    assertThat(out.toString())
+        .contains("start held")
+        .contains("start taken, position 1")
+        .doesNotContain("start taken, position 2");
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--bits", "--json")).isZero();
+    JsonNode told = new ObjectMapper().readTree(out.toString());
+    JsonNode moments = told.get("moments");
+    assertThat(moments.get(moments.size() - 1).get("position").asDouble()).isZero();
+    assertThat(moments.get(moments.size() - 1).get("replies").toString()).contains("in-position");
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--bits", "often")).isEqualTo(2);
+    assertThat(err.toString()).contains("'often' is not one of sound, held-start");
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--bits", "incremental-twice"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("no incremental move is entered");
+  }
 }

@@ -189,12 +189,21 @@ final class Shots {
             }));
     waiting.add(pressed("motion", "#motion-moves"));
     waiting.add(pressed("motion-loops", "#motion-loops"));
+    waiting.add(pressed("motion-bits", "#motion-bits"));
     waiting.add(pressed("controller-motion", "#map-controller"));
     waiting.add(view("identify-servo", "slicer-z", WorkStep.IDENTIFY));
     waiting.add(view("wire-servo", "slicer-z", WorkStep.WIRE));
     waiting.add(view("make-safe-servo", "slicer-z", WorkStep.MAKE_SAFE));
     waiting.add(view("set-up-servo", "slicer-z", WorkStep.SET_UP));
     waiting.add(view("prove-servo", "slicer-z", WorkStep.PROVE));
+    waiting.add(view("dry-run-servo", "slicer-x", WorkStep.DRY_RUN));
+    waiting.add(
+        new Shot(
+            "path-servo",
+            d -> {
+              d.show("slicer-x", WorkStep.MAP);
+              press("#map-path");
+            }));
     waiting.add(view("dry-run-begun", "drying-fan", WorkStep.DRY_RUN));
     waiting.add(pressed("dry-run-wires", "#run-wires"));
     waiting.add(pressed("dry-run-running", "#scenario-presets-in-turn"));

@@ -9,6 +9,7 @@ import unimotus.core.finding.Rule;
 import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Project;
 import unimotus.core.move.MoveStep;
+import unimotus.core.positioning.HandshakeCase;
 import unimotus.desktop.kit.Plot;
 import unimotus.workbench.MotionEdits;
 import unimotus.workbench.WorkStep;
@@ -136,10 +137,40 @@ class MotionViewTest extends WindowTest {
     assertThat(design().programScaling()).isNull();
     assertThat(shows("not read")).isTrue();
     press("#map-path");
-    assertThat(shows("it is commanded by positions, see Motion at Map")).isTrue();
+    assertThat(shows("the scaling of the drive is not read: see Motion at Map, Scaling")).isTrue();
     onWindow(() -> desk.show("rinse-drum", WorkStep.MAP));
     press("#map-motion");
     assertThat(shows("moves are worked out for servo motors")).isTrue();
     push(KeyCode.ESCAPE);
+  }
+
+  /** By bits: a held start makes one move of two; what the moves do not have is said. */
+  @Test
+  void theHandshakeIsPlayed() {
+    open("slicer-x");
+    press("#motion-bits");
+    assertThat(shows("start taken, position 2")).isTrue();
+    choose("#handshake-case", HandshakeCase.HELD_START);
+    assertThat(shows("no other, since the next start has no edge")).isTrue();
+    assertThat(shows("start taken, position 1")).isTrue();
+    assertThat(shows("start taken, position 2")).isFalse();
+    choose("#handshake-case", HandshakeCase.INCREMENTAL_TWICE);
+    assertThat(shows("no incremental move is entered: see Moves")).isTrue();
+  }
+
+  /** A servo axis has its path, its list to prove, and no dry-run but its moves. */
+  @Test
+  void aServoAxisIsProvedAndItsMistakeIsNamed() {
+    open("slicer-x");
+    press("#map-path");
+    assertThat(shows("What the path says")).isTrue();
+    onWindow(() -> desk.show("slicer-x", WorkStep.DRY_RUN));
+    press("#run-motion");
+    assertThat(desk.step().get()).isEqualTo(WorkStep.MAP);
+    assertThat(lookup("#velocity").tryQuery()).isPresent();
+    onWindow(() -> desk.show("slicer-x", WorkStep.PROVE));
+    // 300 mm at 23 bits for 17 are 64 times 655 360 counts.
+    type("#reading-place1-counts", "41943040");
+    assertThat(shows("Motion axis counts another encoder")).isTrue();
   }
 }

@@ -251,9 +251,10 @@ class StationsTest extends WindowTest {
   /** A servo motor on a drive of induction motors: told at once, and no view falls over it. */
   @Test
   void aServoMotorOnTheWrongDriveIsTold() {
-    at("slicer-x", WorkStep.IDENTIFY);
-    assertThat(text(this, "#stall-torque")).contains("2.9");
+    at("bale-tie", WorkStep.IDENTIFY);
     choose(this, "#choose-drive", "Terminal drive 4 kW");
+    choose(this, "#choose-motor", "Servo motor 0.75 kW");
+    assertThat(text(this, "#stall-torque")).contains("2.9");
     assertThat(desk.review().orElseThrow().findings())
         .anyMatch(f -> f.rule().code().equals("MOT-009"));
     enter(this, "#volts-at-1000-rpm", "30 V");
@@ -261,7 +262,7 @@ class StationsTest extends WindowTest {
         .anyMatch(f -> f.rule().code().equals("MOT-008"));
     for (WorkStep step : WorkStep.values()) {
       if (step != WorkStep.HAND_OVER) {
-        onWindow(() -> desk.show("slicer-x", step));
+        onWindow(() -> desk.show("bale-tie", step));
         assertThat(desk.step().get()).isEqualTo(step);
       }
     }

@@ -58,14 +58,17 @@ final class Causes {
     return switch (cause) {
       case AS_DESIGNED -> List.of(Variant.of("", path));
       case IMPLIED_DECIMALS ->
-          link.isProportional() && link.isProgrammed()
+          link.isProportional() && link.isProgrammed() && path.has(Station.PERCENT)
               ? each(DECIMALS, f -> Variant.of("× " + text(f), path.with(decimals(f))))
               : List.of();
       case MAXIMUM_CLAMP -> ofSpeed(this::maximumClamp);
       case MINIMUM_FLOOR -> ofSpeed(this::minimumFloor);
       case OTHER_SOURCE -> ofSpeed(this::otherSource);
-      case NOT_RUNNING -> List.of(idle(Map.of(Predictor.RUN_VOLTS, clues.shareOfRunVolts())));
-      case RUN_IGNORED -> List.of(idle(Map.of()));
+      case NOT_RUNNING ->
+          isRunByWire()
+              ? List.of(idle(Map.of(Predictor.RUN_VOLTS, clues.shareOfRunVolts())))
+              : List.of();
+      case RUN_IGNORED -> isRunByWire() ? List.of(idle(Map.of())) : List.of();
       case NOT_PERMITTED ->
           List.of(
               standing(
@@ -105,6 +108,10 @@ final class Causes {
     return path.speed().map(variants).orElse(List.of());
   }
 
+  private boolean isRunByWire() {
+    return !(link instanceof SuspectLink suspect) || suspect.isRunByWire();
+  }
+
   private Variant idle(Map<String, Double> volts) {
     return standing(Map.of(Predictor.RUN_STATUS, "ready"), "ready", volts);
   }
@@ -112,6 +119,9 @@ final class Causes {
   /** The drive stands; rows of the stops that were seen in the same state go with it. */
   private Variant standing(Map<String, String> words, String state, Map<String, Double> scaled) {
     Map<String, String> all = new HashMap<>(clues.ofStopsIn(state));
+    if (link instanceof SuspectLink suspect) {
+      all.putAll(suspect.standing());
+    }
     all.putAll(words);
     return new Variant("", path.with(link.still()), false, all, scaled);
   }

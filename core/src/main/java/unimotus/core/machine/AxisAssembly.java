@@ -10,6 +10,7 @@ import unimotus.core.esi.DescriptionCatalogue;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.InductionPlate;
+import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SheetCatalogue;
 
 /**
@@ -109,6 +110,11 @@ public record AxisAssembly(
   /** The mains and power cables of its drive; those it is rated for while nobody has looked. */
   public Feed feed() {
     return record.feed() == null ? Feed.ratedFor(driveSheet) : record.feed();
+  }
+
+  /** Whether it is a servo motor that is told positions. */
+  public boolean isPositioned() {
+    return axis.motion() != null && motor.plate() instanceof ServoPlate;
   }
 
   /**

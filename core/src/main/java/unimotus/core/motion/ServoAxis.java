@@ -13,6 +13,7 @@ import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Transmission;
 import unimotus.core.move.MotionPlan;
 import unimotus.core.move.MoveSequence;
+import unimotus.core.positioning.PositionTable;
 import unimotus.core.quantity.Dimension;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.scaling.AxisScaling;
@@ -180,6 +181,11 @@ public record ServoAxis(Axis axis, MotionDesign design, ServoPlate plate) {
    */
   public MotionPlan plan() {
     return design.moves().plan(design.travel());
+  }
+
+  /** Its positions as a table in the drive, numbered in the order of its moves. */
+  public PositionTable table() {
+    return PositionTable.of(design.moves(), design.travel());
   }
 
   /** What its moves ask of the motor; outside its travel as {@link #plan}. */

@@ -54,6 +54,17 @@ public final class MovePlanner {
     return assembled(from, from + Math.signum(velocity) * way, peak, cruise, limits);
   }
 
+  /** From where it is to rest at the deceleration, without regard to jerk, as a halt does it. */
+  public static MotionPlan halt(MotionState at, MoveLimits limits) {
+    double seconds = Math.abs(at.velocity()) / limits.deceleration();
+    if (seconds == 0) {
+      return MotionPlan.standing(at.position(), 0);
+    }
+    double slope = -Math.signum(at.velocity()) * limits.deceleration();
+    Phase phase = new Phase(seconds, new MotionState(at.position(), at.velocity(), slope, 0));
+    return new MotionPlan(at.position(), phase.end().position(), List.of(phase));
+  }
+
   /** The speed at which both ramps just use up the way, or the one allowed where that is less. */
   private static double peak(double distance, MoveLimits limits) {
     Ramp up = new Ramp(limits.acceleration(), limits.jerk());

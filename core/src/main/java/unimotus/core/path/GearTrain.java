@@ -15,13 +15,27 @@ public record GearTrain(GearStage gear, ProductStage product) {
   /** Mechanics as their speed or their position is looked at. */
   public static GearTrain of(Commanded what, Mechanics mechanics) {
     return what == Commanded.POSITION
-        ? new GearTrain(
-            new GearStage(mechanics.gearRatio(), MeasureUnit.REVOLUTION),
-            new ProductStage(
-                mechanics.travelPerTurn(), mechanics.travelUnit(), mechanics.factorText(), what))
+        ? positioned(mechanics, mechanics.travelUnit())
         : new GearTrain(
             new GearStage(mechanics.gearRatio()),
             new ProductStage(mechanics.unitsPerTurn(), mechanics.unit(), mechanics.factorText()));
+  }
+
+  /**
+   * Mechanics as their position is looked at, in another unit where that measures the same.
+   *
+   * @param unit a length or an angle; the mechanics' own where they travel otherwise
+   */
+  public static GearTrain positioned(Mechanics mechanics, MeasureUnit unit) {
+    MeasureUnit own = mechanics.travelUnit();
+    MeasureUnit shown = own.dimension() == unit.dimension() ? unit : own;
+    return new GearTrain(
+        new GearStage(mechanics.gearRatio(), MeasureUnit.REVOLUTION),
+        new ProductStage(
+            own.convert(mechanics.travelPerTurn(), shown),
+            shown,
+            mechanics.factorText(),
+            Commanded.POSITION));
   }
 
   /** Its stages, from {@link Station#SHAFT} to {@link Station#MACHINE}. */

@@ -92,7 +92,7 @@ public record SignalPath(
 
   /** Whether the speed follows from the motor: the drive closes no loop over it. */
   public boolean hasMotor() {
-    return forth().containsAll(motor.stages());
+    return !motor.stages().isEmpty() && forth().containsAll(motor.stages());
   }
 
   /** The stages of the way back, in order; empty where the axis has no answer. */

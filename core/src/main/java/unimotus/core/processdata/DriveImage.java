@@ -77,7 +77,7 @@ public final class DriveImage implements PlacedValues {
         : Optional.empty();
   }
 
-  private static Optional<OperatingMode> mode(int number) {
+  static Optional<OperatingMode> mode(int number) {
     for (OperatingMode mode : OperatingMode.values()) {
       if (mode != OperatingMode.NONE && mode.number() == number) {
         return Optional.of(mode);
@@ -87,7 +87,7 @@ public final class DriveImage implements PlacedValues {
   }
 
   /** What an object stands at after the start: written, or as delivered; empty for not known. */
-  private OptionalLong told(int index) {
+  OptionalLong told(int index) {
     OptionalLong last = OptionalLong.empty();
     for (String transition : ON_THE_WAY_UP) {
       for (StartUpCommand command : startUp) {
@@ -220,17 +220,25 @@ public final class DriveImage implements PlacedValues {
   /** Why no speed can be told over it, in words; empty where one can. */
   public Optional<String> fault() {
     String name = design.station().name();
-    Optional<String> doubt = setup.doubts().stream().map(SetupDoubt::seen).findFirst();
-    if (doubt.isPresent()) {
-      return doubt.map(d -> "%s: %s".formatted(name, d));
-    }
-    return refused().or(this::noMode).or(this::noTarget).map(f -> "%s: %s".formatted(name, f));
+    return unusable(ProfileObject.MODE)
+        .or(this::noMode)
+        .or(this::noTarget)
+        .map(f -> "%s: %s".formatted(name, f));
   }
 
-  /** An image or a mode that the device does not take is not the one it has. */
-  private Optional<String> refused() {
+  /**
+   * What keeps the station from having this image and mode, in words: doubts about its setup, an
+   * image or a mode that the device does not take; empty where nothing does.
+   *
+   * @param modeObject the object that chooses the mode
+   */
+  Optional<String> unusable(int modeObject) {
+    return setup.doubts().stream().map(SetupDoubt::seen).findFirst().or(() -> refused(modeObject));
+  }
+
+  private Optional<String> refused(int modeObject) {
     return StartUpCheck.of(setup, startUp).refused().stream()
-        .filter(r -> r.command().index() == ProfileObject.MODE || r.isOfImage())
+        .filter(r -> r.command().index() == modeObject || r.isOfImage())
         .findFirst()
         .map(r -> "%s is refused at start-up: %s".formatted(r.command().object(), r.why()));
   }

@@ -113,10 +113,10 @@ public final class MotionProgram {
 
   private List<Variable> locals() {
     List<Variable> locals = new ArrayList<>();
-    locals.add(new Variable("powering", "MC_Power", ""));
-    locals.add(new Variable("resetting", "MC_Reset", ""));
-    locals.add(new Variable("homing", "MC_Home", ""));
-    locals.add(new Variable("stopping", "MC_Stop", ""));
+    locals.add(new Variable("powering", "MC_Power", "torque while Enable is TRUE"));
+    locals.add(new Variable("resetting", "MC_Reset", "clears the error of the axis"));
+    locals.add(new Variable("homing", "MC_Home", "finds home"));
+    locals.add(new Variable("stopping", "MC_Stop", "brings the axis to rest"));
     for (int i = 0; i < steps.size(); i++) {
       MoveStep step = steps.get(i);
       String type =

@@ -28,7 +28,7 @@ public sealed interface Expectation {
 
     @Override
     public String text(QuantityFormat format) {
-      return format.number(value)
+      return format.number(value, unit)
           + " ± "
           + new QuantityFormat(format.decimalMark(), 2).text(tolerance, unit);
     }

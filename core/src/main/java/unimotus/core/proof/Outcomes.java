@@ -72,7 +72,7 @@ final class Outcomes {
       all.add(
           reading(
               Station.SHAFT,
-              Tolerances.position(span(Station.SHAFT), path.step(Station.SHAFT)),
+              position(Station.SHAFT),
               "turns of the motor shaft",
               "motor shaft",
               "mark on the shaft"));
@@ -80,11 +80,15 @@ final class Outcomes {
     all.add(
         reading(
             Station.MACHINE,
-            Tolerances.position(span(Station.MACHINE), path.step(Station.MACHINE)),
+            position(Station.MACHINE),
             "position of the machine",
             "machine",
             "rule or angle scale"));
     return all;
+  }
+
+  private double position(Station station) {
+    return Tolerances.position(path.value(station, received), span(station), path.step(station));
   }
 
   private List<LinkReading> processValue() {

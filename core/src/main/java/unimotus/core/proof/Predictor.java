@@ -115,6 +115,9 @@ public final class Predictor {
       predictor.predictions.addAll(StopPredictions.inMotion(stops));
     }
     predictor.references();
+    if (!obstacles.hinderMotion()) {
+      predictor.predictions.addAll(predictor.link.inMotion(axis));
+    }
     for (Chain chain : chains) {
       Predictor beside = new Predictor(axis, chain.path(), obstacles, true, chain);
       beside.references();
@@ -160,6 +163,7 @@ public final class Predictor {
     predictor.predictions.addAll(predictor.link.states(axis));
     predictor.direction();
     predictor.references();
+    predictor.predictions.addAll(predictor.link.inMotion(axis));
     return List.copyOf(predictor.predictions);
   }
 

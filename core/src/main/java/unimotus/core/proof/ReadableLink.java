@@ -45,6 +45,11 @@ public interface ReadableLink extends ReferenceLink {
     return List.of();
   }
 
+  /** What it shows in motion beside its set points; keys as of {@link #states}. Possibly empty. */
+  default List<Prediction> inMotion(AxisAssembly axis) {
+    return List.of();
+  }
+
   /** How closely what commands it can be set, as a share of the span; 0 for a program. */
   default double settingShare() {
     return 0;

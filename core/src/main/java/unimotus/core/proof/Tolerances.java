@@ -20,7 +20,10 @@ public final class Tolerances {
   /** Rim speed with a measuring wheel or tape and watch, over the shaft's tolerance. */
   private static final double MACHINE_FACTOR = 1.5;
 
+  /** A rule or an angle scale, and where the zero was taken. */
   private static final double POSITION_SHARE = 0.005;
+
+  private static final double ZERO_SHARE = 0.001;
 
   private static final double GAUGE_SHARE = 0.016;
 
@@ -53,9 +56,14 @@ public final class Tolerances {
     return MACHINE_FACTOR * shaftTolerance;
   }
 
-  /** A position with a rule or an angle scale, and what one step of the command moves. */
-  static double position(double span, double step) {
-    return POSITION_SHARE * span + step;
+  /**
+   * A position with a rule or an angle scale, and what one step of the command moves.
+   *
+   * @param moved how far it moved from where it began
+   * @param span from one end to the other
+   */
+  static double position(double moved, double span, double step) {
+    return POSITION_SHARE * Math.abs(moved) + ZERO_SHARE * span + step;
   }
 
   /** A gauge of class 1.6, as EN 837-1 names it, and what one step of the command moves. */
@@ -63,7 +71,8 @@ public final class Tolerances {
     return GAUGE_SHARE * span + step;
   }
 
-  static double time(double seconds) {
+  /** Seconds with a stop watch. */
+  public static double time(double seconds) {
     return WATCH_SECONDS + TIME_SHARE * seconds;
   }
 

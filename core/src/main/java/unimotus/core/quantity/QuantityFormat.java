@@ -55,9 +55,14 @@ public record QuantityFormat(char decimalMark, int significantDigits) {
     return grouped(rounded.scale() < 0 ? rounded.setScale(0, RoundingMode.UNNECESSARY) : rounded);
   }
 
+  /** The number alone as it is shown in a unit: whole counts keep all their digits. */
+  public String number(double value, MeasureUnit unit) {
+    return unit == MeasureUnit.COUNTS ? counts(value) : number(value);
+  }
+
   /** The number with its unit, such as {@code 25 Hz}. Whole counts keep all their digits. */
   public String text(double value, MeasureUnit unit) {
-    String number = unit == MeasureUnit.COUNTS ? counts(value) : number(value);
+    String number = number(value, unit);
     return unit.symbol().isEmpty() ? number : number + " " + unit.symbol();
   }
 

@@ -25,6 +25,7 @@ import unimotus.core.path.Chain;
 import unimotus.core.path.Channels;
 import unimotus.core.path.Commanded;
 import unimotus.core.path.DriveAnswer;
+import unimotus.core.path.DrivenShaft;
 import unimotus.core.path.GearTrain;
 import unimotus.core.path.InductionMotor;
 import unimotus.core.path.MotorLink;
@@ -32,15 +33,12 @@ import unimotus.core.path.MotorPoles;
 import unimotus.core.path.PathChecks;
 import unimotus.core.path.PathFindings;
 import unimotus.core.path.ProgramScale;
-import unimotus.core.path.ReferenceLink;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.SlipStage;
 import unimotus.core.path.SpeedLink;
-import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.DeviceSheet;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.MotorKind;
-import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.SettingRole;
 
@@ -107,32 +105,23 @@ public final class PathFactory {
         : Optional.empty();
   }
 
-  /** The unit of the number that is commanded. */
-  private static MeasureUnit unit(ReferenceLink link, Mechanics mechanics) {
-    return switch (link.commands()) {
-      case SPEED -> mechanics.unit();
-      case POSITION -> mechanics.travelUnit();
-      case PROCESS_VALUE -> link.stages().get(link.stages().size() - 1).unit();
-    };
-  }
-
   /** A servo is commanded by positions; speeds are worked out for induction motors only. */
   private static Optional<String> notModelled(AxisAssembly axis) {
-    MotorPlate plate = axis.motor().plate();
-    if (plate.kind() == MotorKind.PERMANENT_MAGNET) {
-      return Optional.of(
-          "%s is a %s: it is commanded by positions, see Motion at Map"
-              .formatted(axis.motor().name(), plate.kind().label()));
+    MotorKind kind = axis.motor().plate().kind();
+    if (kind == MotorKind.INDUCTION || axis.isPositioned()) {
+      return Optional.empty();
     }
-    return plate.kind() == MotorKind.INDUCTION
-        ? Optional.empty()
-        : Optional.of(
-            "%s is a %s: its path is not calculated yet"
-                .formatted(axis.motor().name(), plate.kind().label()));
+    String name = "%s is a %s".formatted(axis.motor().name(), kind.label());
+    return Optional.of(
+        kind == MotorKind.PERMANENT_MAGNET
+            ? name + ": it is commanded by positions, see Motion at Map"
+            : name + ": its path is not calculated yet");
   }
 
   private static Optional<String> plateFault(AxisAssembly axis) {
-    InductionPlate plate = axis.inductionPlate();
+    if (!(axis.motor().plate() instanceof InductionPlate plate)) {
+      return Optional.empty();
+    }
     try {
       MotorFormulas.poles(plate);
       MotorFormulas.ratedSlipRpm(plate);
@@ -204,29 +193,32 @@ public final class PathFactory {
             f -> {
               throw new IllegalArgumentException(f);
             });
-    Reference reference = axis.axis().reference();
-    Mechanics mechanics = axis.axis().mechanics();
-    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     CommandLink link = Ways.of(axis).link(axis);
-    InductionPlate plate = axis.inductionPlate();
+    EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     MotorLink motor =
-        new InductionMotor(
-            new MotorPoles(
-                MotorFormulas.poles(plate),
-                1,
-                link.speed().map(SpeedLink::maximumHertz).orElse(plate.frequencyHertz())),
-            slip(axis, plate, settings));
+        axis.motor().plate() instanceof InductionPlate plate
+            ? induction(axis, plate, settings, link)
+            : new DrivenShaft();
+    Mechanics mechanics = axis.axis().mechanics();
+    ProgramScale scale = link.scale(axis);
     return new SignalPath(
-        new ProgramScale(
-            reference.speedAtZero(),
-            reference.speedAtFull(),
-            unit(link, mechanics),
-            link.leastPercent(),
-            link.commander()),
+        scale,
         link,
         motor,
-        GearTrain.of(link.commands(), mechanics),
+        link.commands() == Commanded.POSITION
+            ? GearTrain.positioned(mechanics, scale.numberUnit())
+            : GearTrain.of(link.commands(), mechanics),
         answer(axis, settings, motor));
+  }
+
+  private static MotorLink induction(
+      AxisAssembly axis, InductionPlate plate, EffectiveSettings settings, CommandLink link) {
+    return new InductionMotor(
+        new MotorPoles(
+            MotorFormulas.poles(plate),
+            1,
+            link.speed().map(SpeedLink::maximumHertz).orElse(plate.frequencyHertz())),
+        slip(axis, plate, settings));
   }
 
   /**

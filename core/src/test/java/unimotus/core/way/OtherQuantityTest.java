@@ -109,7 +109,8 @@ class OtherQuantityTest {
     Expectation.Amount amount = (Expectation.Amount) half.expectation();
     assertThat(amount.value()).isCloseTo(500, within(0.01));
     assertThat(amount.unit()).isEqualTo(MeasureUnit.MILLIMETRE);
-    assertThat(amount.tolerance()).isBetween(5.0, 5.1);
+    // Half a percent of 500, a thousandth of 1000, one increment.
+    assertThat(amount.tolerance()).isBetween(3.5, 3.6);
     Expectation.Amount bar =
         (Expectation.Amount) find(Predictor.predict(held, pressure), "ref50.machine").expectation();
     assertThat(bar.tolerance()).isCloseTo(0.16 + 0.01, within(1e-9));

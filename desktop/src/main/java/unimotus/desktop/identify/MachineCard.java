@@ -26,6 +26,16 @@ public final class MachineCard {
         MeasureUnit.ONE,
         v -> Edits.mechanics(axis.id(), "the gear ratio", m.withGearRatio(v)));
     size(card, axis, m);
+    if (review.assembly() == null || !review.assembly().isPositioned()) {
+      ends(card, review, r);
+    }
+    load(card, axis, axis.load());
+    return card;
+  }
+
+  /** What the number means; positions of a servo axis are those of its moves. */
+  private static void ends(FieldCard card, AxisReview review, Reference r) {
+    Axis axis = review.axis();
     card.number(
         review.commands().label() + " at 100 %",
         r.speedAtFull(),
@@ -36,8 +46,6 @@ public final class MachineCard {
         r.wantedStep(),
         review.numberUnit(),
         v -> Edits.reference(axis.id(), "the wanted step", r.withWantedStep(v)));
-    load(card, axis, axis.load());
-    return card;
   }
 
   private static void size(FieldCard card, Axis axis, Mechanics m) {

@@ -25,7 +25,8 @@ public final class MotionPane extends VBox {
   private enum Side {
     SCALING("Scaling"),
     MOVES("Moves"),
-    LOOPS("Loops");
+    LOOPS("Loops"),
+    BITS("By bits");
 
     private final String label;
 
@@ -48,6 +49,7 @@ public final class MotionPane extends VBox {
     sides.put(Side.SCALING, new ScalingSide(desk));
     sides.put(Side.MOVES, new MovesSide(desk));
     sides.put(Side.LOOPS, new LoopsSide(desk));
+    sides.put(Side.BITS, new BitsSide(desk));
     VBox.setVgrow(holder, Priority.ALWAYS);
     getChildren().addAll(tabs, holder);
     tabs.show(side);

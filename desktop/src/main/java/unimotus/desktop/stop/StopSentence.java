@@ -32,7 +32,7 @@ final class StopSentence {
 
   private String stands(StopTimeline t) {
     return t.comesToRest()
-        ? "standstill after %s and %s turns of the motor"
+        ? "stands still after %s and %s turns of the motor"
             .formatted(
                 text(t.standstillSeconds(), MeasureUnit.SECOND_UNIT),
                 desk.units().format().number(Math.round(10 * t.turns()) / 10.0))

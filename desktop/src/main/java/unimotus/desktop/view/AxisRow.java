@@ -266,10 +266,26 @@ final class AxisRow {
     return axis.mechanics().getClass().getSimpleName().toLowerCase(Locale.ROOT);
   }
 
+  /** What moves, and how fast at 100 % or how far. */
   private String machine(AxisReview review) {
-    return machine(review.axis())
-        + ", "
-        + desk.units().text(review.axis().reference().speedAtFull(), review.numberUnit());
+    String name = machine(review.axis());
+    AxisAssembly assembly = review.assembly();
+    if (assembly == null || !assembly.isPositioned()) {
+      return "%s, %s"
+          .formatted(
+              name,
+              desk.units().text(review.axis().reference().speedAtFull(), review.numberUnit()));
+    }
+    return review
+        .signalPath()
+        .map(
+            path ->
+                "%s, %s"
+                    .formatted(
+                        name,
+                        desk.units()
+                            .text(path.scale().most() - path.scale().least(), review.numberUnit())))
+        .orElse(name);
   }
 
   private static Optional<String> id(@org.jspecify.annotations.Nullable String id) {

@@ -32,12 +32,16 @@ import unimotus.desktop.station.View;
 import unimotus.formats.trace.TraceCsv;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.DryRuns;
+import unimotus.workbench.find.Target;
 
 /**
  * The dry-run and its traces: commands that act at the shaft at once, or outputs, buttons and
  * faults that go through the wires.
  */
 final class DryRunView implements View {
+  private static final String MOVES =
+      "This axis is told positions: its moves are planned and run through its loops, with torque, following error and trace.";
+
   private final Desk desk;
   private final HBox choices = Parts.row(8);
   private final ChainTabs chains = new ChainTabs("run-chain-", this::runAnew);
@@ -47,6 +51,12 @@ final class DryRunView implements View {
   private final Label notes = Parts.prose("", "ink-attention");
   private final EventMenu events = new EventMenu(own);
   private final RunPlots plots;
+  private final Label handling =
+      Parts.label(
+          "Click sets a cursor, Shift-click the second; wheel zooms, drag pans, Home shows all. A simulation is not a proof.",
+          "ink-caption");
+  private final HBox ownRow;
+  private final Button motion;
   private final Node node;
 
   private boolean throughWires;
@@ -66,7 +76,8 @@ final class DryRunView implements View {
     HBox.setHgrow(own, Priority.ALWAYS);
     VBox.setVgrow(plots, Priority.ALWAYS);
     notes.setId("run-notes");
-    HBox ownRow =
+    motion = Parts.quiet("run-motion", "at Map, Motion", this::toMotion);
+    ownRow =
         Parts.row(
             10,
             Parts.label("Own events", "ink-label"),
@@ -81,11 +92,10 @@ final class DryRunView implements View {
             choices,
             ownRow,
             summary,
+            motion,
             notes,
             plots,
-            Parts.label(
-                "Click sets a cursor, Shift-click the second; wheel zooms, drag pans, Home shows all. A simulation is not a proof.",
-                "ink-caption"));
+            handling);
     page.setPadding(new Insets(12, 16, 12, 16));
     node = page;
   }
@@ -105,8 +115,13 @@ final class DryRunView implements View {
         main == null ? review == null ? "" : review.whyNoPath() : DryRuns.whyNot(main).orElse(null);
     boolean runs = axis != null && whyNot == null;
     List.of(ways, chains, own, plots).forEach(n -> n.setVisible(runs));
+    boolean moves = axis != null && axis.isPositioned();
+    List.of(motion, ownRow).forEach(n -> n.setManaged(n == motion ? moves : !moves));
+    motion.setVisible(moves);
+    ownRow.setVisible(!moves);
+    handling.setVisible(!moves);
     if (review == null || axis == null || main == null || whyNot != null) {
-      summary.setText(whyNot);
+      summary.setText(moves && main != null ? MOVES : whyNot);
       choices.getChildren().clear();
       notes.setText("");
       shownAxis = null;
@@ -123,6 +138,16 @@ final class DryRunView implements View {
       shownAxis = axis;
       offer(axis, main, review.beside());
     }
+  }
+
+  private void toMotion() {
+    desk.axis()
+        .ifPresent(
+            axis ->
+                desk.navigation()
+                    .goTo(
+                        new Target.InMotion(
+                            axis.id(), "axis/%s/motion/moves".formatted(axis.id()))));
   }
 
   private void offer(AxisAssembly axis, SignalPath main, List<Chain> beside) {

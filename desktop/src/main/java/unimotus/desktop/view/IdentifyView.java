@@ -163,7 +163,14 @@ final class IdentifyView implements View {
           .selector(SelectorRole.RAW_FULL_SCALE, output)
           .ifPresent(s -> card.selector("Module, full scale", axis, s));
     }
-    String id = axis.axis().id();
+    if (!axis.isPositioned()) {
+      fullScale(card, axis.axis().id(), reference);
+    }
+    return card;
+  }
+
+  /** What a program means by 100 %; positions are counted by the copies of their scaling. */
+  private static void fullScale(FieldCard card, String id, Reference reference) {
     card.number(
         "Program, 100 %",
         reference.programFullScaleCounts(),
@@ -178,7 +185,6 @@ final class IdentifyView implements View {
         reference.frequencyAtFullHertz(),
         MeasureUnit.HERTZ_UNIT,
         v -> Edits.reference(id, "the meant top frequency", reference.withFrequencyAtFull(v)));
-    return card;
   }
 
   private static Edit reference(Axis axis, @Nullable String output, @Nullable String input) {

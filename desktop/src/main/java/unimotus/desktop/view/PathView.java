@@ -31,6 +31,9 @@ import unimotus.workbench.Evidence;
  * The signal path live: the thread, the curve of the whole span, the sum and what the checks say.
  */
 final class PathView implements View {
+  /** What the plot shows beyond the curve, of its height. */
+  private static final double BEYOND = 0.06;
+
   private static final int CURVE_POINTS = 401;
 
   private static final double LEAST_PLOT = 480;
@@ -178,17 +181,19 @@ final class PathView implements View {
     double high = path.scale().most();
     double[] x = new double[CURVE_POINTS];
     double[] y = new double[CURVE_POINTS];
-    double top = Math.max(Math.abs(low), Math.abs(high));
+    double bottom = Math.min(0, low);
+    double top = Math.max(0, high);
     for (int i = 0; i < CURVE_POINTS; i++) {
       double at = low + (high - low) * i / (CURVE_POINTS - 1);
       x[i] = unit.convert(at, shown);
       y[i] = unit.convert(path.value(Station.MACHINE, at), shown);
-      top = Math.max(top, Math.abs(path.value(Station.MACHINE, at)));
+      bottom = Math.min(bottom, path.value(Station.MACHINE, at));
+      top = Math.max(top, path.value(Station.MACHINE, at));
     }
     Plot plot = new Plot(curve(path), shown.symbol(), shown.symbol());
     plot.setId("path-curve");
     plot.setFormat(desk.units().format());
-    double end = unit.convert(top, shown) * 1.06;
+    double margin = BEYOND * (top - bottom);
     plot.show(
         List.of(
             new Series(
@@ -200,8 +205,8 @@ final class PathView implements View {
             new Series("machine", "plot-live", CURVE_POINTS, i -> x[i], i -> y[i])),
         unit.convert(low, shown),
         unit.convert(high, shown),
-        low < 0 ? -end : 0,
-        end);
+        unit.convert(bottom < 0 ? bottom - margin : 0, shown),
+        unit.convert(top + margin, shown));
     plot.showHere(
         new Plot.Point(
             unit.convert(number, shown), unit.convert(state.value(Station.MACHINE), shown)));

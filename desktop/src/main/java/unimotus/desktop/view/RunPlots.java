@@ -9,6 +9,7 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.Series;
+import unimotus.desktop.station.InputStrips;
 
 /** The traces of a dry-run under each other, their cursors and ends moving together. */
 final class RunPlots extends VBox {

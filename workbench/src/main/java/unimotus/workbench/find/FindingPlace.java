@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import unimotus.core.finding.Finding;
+import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
@@ -22,6 +23,9 @@ public final class FindingPlace {
     if (isOnBus(finding)) {
       return onBus(finding);
     }
+    if (finding.place().endsWith(MOTION + "/station")) {
+      return new Target.OnBus(stationOf(project, axis));
+    }
     if (finding.place().contains(MOTION)) {
       return new Target.InMotion(axis, finding.place());
     }
@@ -34,6 +38,16 @@ public final class FindingPlace {
               .orElse(new Target.Station(axis, step));
       default -> new Target.Station(axis, step);
     };
+  }
+
+  /** The station that leads to the drive of an axis; empty where none does. */
+  private static String stationOf(Project project, String axis) {
+    return project
+        .axis(axis)
+        .flatMap(
+            a -> project.stations().stream().filter(s -> s.drive().equals(a.drive())).findFirst())
+        .map(BusStation::id)
+        .orElse("");
   }
 
   /** Whether a finding is of a station of the bus, which belongs to no axis. */

@@ -25,6 +25,13 @@ class FindingPlaceTest {
         .containsExactly(new Target.OnBoard("drying-fan", "controller-1:RO0"));
   }
 
+  /** A servo axis without a way for its positions leads to the bus, where the way is entered. */
+  @Test
+  void anAxisWithoutAStationLeadsToTheBus() {
+    assertThat(placeOf(demo.withStations(List.of()), "slicer-x", Rule.MOTION_UNKNOWN))
+        .containsExactly(new Target.OnBus(""));
+  }
+
   @Test
   void aSettingIsFoundByItsPlace() {
     assertThat(placeOf(demo, "header-pump", Rule.MINIMUM_FLOOR))

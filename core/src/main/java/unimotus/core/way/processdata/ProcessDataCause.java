@@ -23,46 +23,16 @@ public enum ProcessDataCause implements Cause {
       "Drive takes the target in other steps",
       2.5,
       "Image right, display off by 10 or 100, or by the ratio of two units.",
-      "Read the unit of the target in the manual and in 0x60A9, and what 0x604C stands at."),
-  MODE_NOT_TAKEN(
-      "Operating mode is not the one that is meant",
-      2,
-      "Station in OP, drive enabled, and no motion; 0x6061 shows another mode than 0x6060 asks for.",
-      "Write 0x6060 at start-up or each cycle, and wait until 0x6061 shows it.",
-      true),
-  STATION_NOT_OP(
-      "Station does not reach OP",
-      2.5,
-      "Image right in the controller, drive still; station in INIT, PRE-OP or SAFE-OP.",
-      "Read the status code (0x0134) and the first refused object of the start-up list.",
-      true),
-  STATION_WATCHDOG(
-      "Outputs come too seldom for the watchdog",
-      1.5,
-      "Station falls to SAFE-OP with an error, code 0x001B; the drive stops as it is set.",
-      "Watchdog over the longest cycle, or a controller that keeps its cycle.",
-      true);
+      "Read the unit of the target in the manual and in 0x60A9, and what 0x604C stands at.");
 
   private final Account account;
-  private final boolean isStanding;
 
   ProcessDataCause(String title, double weight, String signature, String remedy) {
-    this(title, weight, signature, remedy, false);
-  }
-
-  ProcessDataCause(
-      String title, double weight, String signature, String remedy, boolean isStanding) {
     this.account = new Account(title, weight, signature, remedy);
-    this.isStanding = isStanding;
   }
 
   @Override
   public Account account() {
     return account;
-  }
-
-  @Override
-  public boolean isStanding() {
-    return isStanding;
   }
 }

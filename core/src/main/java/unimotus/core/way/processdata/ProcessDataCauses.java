@@ -3,7 +3,6 @@ package unimotus.core.way.processdata;
 import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Map;
 import java.util.SortedMap;
 import java.util.TreeMap;
 import java.util.stream.Stream;
@@ -13,11 +12,10 @@ import unimotus.core.detective.Variant;
 import unimotus.core.path.SignalPath;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.ImagePlace;
-import unimotus.core.processdata.StationState;
-import unimotus.core.proof.Predictor;
 import unimotus.core.value.ValueType;
 import unimotus.core.way.number.NumberCauses;
 import unimotus.core.way.number.Taking;
+import unimotus.core.way.station.StationCause;
 
 /** A reference in a process image as it would be under each cause. */
 final class ProcessDataCauses {
@@ -51,6 +49,9 @@ final class ProcessDataCauses {
     if (cause == AxisCause.DRIVE_SPAN) {
       return numbers.spans();
     }
+    if (cause instanceof StationCause ofStation) {
+      return ofStation.variants(path, link.rows());
+    }
     return cause instanceof ProcessDataCause own ? variants(own) : List.of();
   }
 
@@ -60,34 +61,6 @@ final class ProcessDataCauses {
       case IMAGE_TYPE -> types();
       case IMAGE_ORDER -> orders();
       case IMAGE_SCALE -> numbers.scales();
-      case MODE_NOT_TAKEN -> modes();
-      case STATION_NOT_OP ->
-          Stream.of(
-                  StationState.SAFE_OP.label(),
-                  StationState.PRE_OP.label(),
-                  StationState.INIT.label(),
-                  ProcessDataLink.SILENT)
-              .flatMap(
-                  s ->
-                      Stream.of("ready", "not permitted")
-                          .map(
-                              d ->
-                                  still(
-                                      s,
-                                      Map.of(ProcessDataLink.STATE, s, Predictor.RUN_STATUS, d))))
-              .toList();
-      case STATION_WATCHDOG ->
-          Stream.of("ready", "fault", "not permitted")
-              .map(
-                  s ->
-                      still(
-                          "",
-                          Map.of(
-                              ProcessDataLink.STATE,
-                              ProcessDataLink.FELL_BACK,
-                              Predictor.RUN_STATUS,
-                              s)))
-              .toList();
     };
   }
 
@@ -150,17 +123,5 @@ final class ProcessDataCauses {
       differs |= taking.of(raw) != raw;
     }
     return differs ? List.of(numbers.variant(text, link.drive().with(taking))) : List.of();
-  }
-
-  private List<Variant> modes() {
-    List<String> modes = link.modes();
-    return modes.subList(1, modes.size()).stream()
-        .map(m -> still("it shows " + m, Map.of(ProcessDataLink.MODE, m)))
-        .toList();
-  }
-
-  /** The drive does not turn its motor; what it shows besides is as designed unless told. */
-  private Variant still(String text, Map<String, String> words) {
-    return new Variant(text, path.with(link.still()), false, words, Map.of());
   }
 }

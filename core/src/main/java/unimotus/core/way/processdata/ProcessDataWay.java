@@ -33,11 +33,14 @@ public final class ProcessDataWay implements WayOfCommand {
     return "over process data";
   }
 
-  /** Chosen by a station that leads to the drive, where no channel and no operator is. */
+  /**
+   * Chosen by a station that leads to the drive of a speed, where no channel and no operator is.
+   */
   @Override
   public boolean isChosen(AxisAssembly axis) {
     Reference reference = axis.axis().reference();
-    return !axis.stations().isEmpty()
+    return !axis.isPositioned()
+        && !axis.stations().isEmpty()
         && reference.output() == null
         && reference.input() == null
         && reference.local() == null;

@@ -26,7 +26,7 @@ public final class RegisterWay implements WayOfCommand {
 
   @Override
   public boolean isChosen(AxisAssembly axis) {
-    return entry(axis).isPresent();
+    return !axis.isPositioned() && entry(axis).isPresent();
   }
 
   @Override

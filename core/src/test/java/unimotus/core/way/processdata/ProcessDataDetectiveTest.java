@@ -24,6 +24,8 @@ import unimotus.core.path.SignalPath;
 import unimotus.core.path.Station;
 import unimotus.core.proof.Predictor;
 import unimotus.core.way.PathFactory;
+import unimotus.core.way.station.StationCause;
+import unimotus.core.way.station.StationRows;
 
 /**
  * Belts that were spoilt by code of this test, on bytes it lays itself: 1500 rpm are 50 Hz, the
@@ -71,8 +73,8 @@ class ProcessDataDetectiveTest {
       readings.add(number(percent, Station.COUNTS, raw));
       readings.add(number(percent, Station.FREQUENCY, hertzOfRaw.applyAsDouble(raw)));
     }
-    readings.add(word(ProcessDataLink.STATE, state));
-    readings.add(word(ProcessDataLink.MODE, mode));
+    readings.add(word(StationRows.STATE, state));
+    readings.add(word(StationRows.MODE, mode));
     return readings;
   }
 
@@ -134,23 +136,23 @@ class ProcessDataDetectiveTest {
               readings(r -> held(off * r / 30), "OP", meant));
       case 4 ->
           new Spoilt(
-              ProcessDataCause.MODE_NOT_TAKEN,
+              StationCause.MODE_NOT_TAKEN,
               device,
               mode,
               readings(
                   r -> 0, "OP", wide ? "8 cyclic synchronous position" : "1 profile position"));
       case 5 ->
           new Spoilt(
-              ProcessDataCause.STATION_NOT_OP,
+              StationCause.STATION_NOT_OP,
               device,
               mode,
               readings(r -> 0, random.nextBoolean() ? "SAFE-OP" : "PRE-OP", meant));
       default ->
           new Spoilt(
-              ProcessDataCause.STATION_WATCHDOG,
+              StationCause.STATION_WATCHDOG,
               device,
               mode,
-              readings(r -> 0, ProcessDataLink.FELL_BACK, meant));
+              readings(r -> 0, StationRows.FELL_BACK, meant));
     };
   }
 

@@ -28,6 +28,7 @@ import unimotus.core.review.LineReview;
 import unimotus.core.value.ValueType;
 import unimotus.core.way.Designs;
 import unimotus.core.way.PathFactory;
+import unimotus.core.way.station.StationRows;
 
 /** The belt over process data: 50 Hz at 25 m/min, four poles, so 1500 rpm at full. */
 class ProcessDataWayTest {
@@ -205,9 +206,9 @@ class ProcessDataWayTest {
     AxisAssembly axis = FixtureStations.axis(PLAIN, VELOCITY_MODE);
     List<Prediction> all = Predictor.predict(axis, PathFactory.of(axis));
     List<String> keys = all.stream().map(Prediction::key).toList();
-    assertThat(keys).contains(ProcessDataLink.STATE, ProcessDataLink.MODE, "ref50.counts");
-    assertThat(keys.indexOf(ProcessDataLink.MODE)).isLessThan(keys.indexOf(Predictor.DIRECTION));
-    assertThat(all.get(keys.indexOf(ProcessDataLink.MODE)).expectation())
+    assertThat(keys).contains(StationRows.STATE, StationRows.MODE, "ref50.counts");
+    assertThat(keys.indexOf(StationRows.MODE)).isLessThan(keys.indexOf(Predictor.DIRECTION));
+    assertThat(all.get(keys.indexOf(StationRows.MODE)).expectation())
         .isInstanceOfSatisfying(
             Expectation.Word.class, w -> assertThat(w.expected()).isEqualTo("2 velocity"));
     assertThat(keys).doesNotHaveDuplicates();

@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.station;
 
 import java.util.List;
 import javafx.beans.property.DoubleProperty;
@@ -10,7 +10,7 @@ import javafx.scene.text.Text;
 import unimotus.core.dryrun.Strip;
 
 /** What inputs, outputs and contacts did over a dry-run: a bar where one is on, one row each. */
-final class InputStrips extends Pane {
+public final class InputStrips extends Pane {
   private static final double LEFT = 58;
   private static final double RIGHT = 14;
   private static final double ROW = 21;
@@ -21,7 +21,8 @@ final class InputStrips extends Pane {
   private final DoubleProperty high;
   private List<Strip> strips = List.of();
 
-  InputStrips(DoubleProperty low, DoubleProperty high) {
+  /** None yet, between two times that move. */
+  public InputStrips(DoubleProperty low, DoubleProperty high) {
     this.low = low;
     this.high = high;
     low.addListener((o, was, is) -> requestLayout());
@@ -30,7 +31,8 @@ final class InputStrips extends Pane {
     setId("input-strips");
   }
 
-  void show(List<Strip> next) {
+  /** Shows those that left their rest. */
+  public void show(List<Strip> next) {
     // What never left its rest takes room and says nothing.
     strips = next.stream().filter(s -> s.segments().stream().anyMatch(s::isOn)).toList();
     double height = ROW * strips.size() + (strips.isEmpty() ? 0 : GAP);
