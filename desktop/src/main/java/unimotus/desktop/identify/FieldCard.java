@@ -28,6 +28,8 @@ import unimotus.workbench.Edits;
 public final class FieldCard extends VBox {
   private static final String NONE = "none";
   private static final double LEAST_LABEL = 84;
+  private static final int USUAL_COLUMNS = 9;
+  private static final int MOST_COLUMNS = 15;
 
   private final Desk desk;
   private final GridPane grid = new GridPane();
@@ -119,6 +121,9 @@ public final class FieldCard extends VBox {
     self[0] = field;
     field.setId(id(name));
     field.show(value);
+    // The unit is read with the number: a field is as wide as both, within reason.
+    int length = field.getText().length();
+    field.setPrefColumnCount(Math.max(USUAL_COLUMNS, Math.min(MOST_COLUMNS, length)));
     line(name, field);
   }
 

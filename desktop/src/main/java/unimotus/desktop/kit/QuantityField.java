@@ -13,9 +13,6 @@ import unimotus.workbench.DisplayUnits;
  * cannot be read stays in the field, marked, and the message says why.
  */
 public final class QuantityField extends TextField {
-  private static final int USUAL_COLUMNS = 9;
-  private static final int MOST_COLUMNS = 15;
-
   private final String name;
   private final MeasureUnit unit;
   private final Supplier<DisplayUnits> units;
@@ -47,7 +44,7 @@ public final class QuantityField extends TextField {
     this.refuse = refuse;
     getStyleClass().add("number");
     setAccessibleText(name);
-    setPrefColumnCount(USUAL_COLUMNS);
+    setPrefColumnCount(9);
     setOnAction(e -> commit());
     setOnKeyPressed(
         e -> {
@@ -76,8 +73,6 @@ public final class QuantityField extends TextField {
   public void show(double next) {
     value = next;
     shown = units.get().text(next, unit);
-    // The unit is read with the number: a field is as wide as both, within reason.
-    setPrefColumnCount(Math.max(USUAL_COLUMNS, Math.min(MOST_COLUMNS, shown.length())));
     getStyleClass().remove("refused");
     if (!shown.equals(getText())) {
       setText(shown);
