@@ -9,7 +9,6 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
 import unimotus.devices.modbus.explain.ExplainedFrame;
-import unimotus.formats.capture.CaptureFile;
 import unimotus.workbench.capture.CapturedTelegrams;
 import unimotus.workbench.capture.Captures;
 import unimotus.workbench.capture.Frame;
@@ -85,7 +84,7 @@ final class CaptureCommand implements Callable<Integer> {
   }
 
   private int telegrams() throws IOException {
-    CapturedTelegrams read = CapturedTelegrams.of(CaptureFile.read(file));
+    CapturedTelegrams read = CapturedTelegrams.read(file);
     if (output.isJson()) {
       output.document(
           Output.map(

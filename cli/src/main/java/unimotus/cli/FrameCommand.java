@@ -1,12 +1,12 @@
 package unimotus.cli;
 
+import java.io.IOException;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Parameters;
-import unimotus.devices.ethercat.ExplainedTelegram;
 import unimotus.devices.modbus.Composed;
 import unimotus.devices.modbus.Request;
 import unimotus.devices.modbus.explain.ExplainedFrame;
@@ -19,13 +19,14 @@ import unimotus.devices.modbus.explain.FramePart;
     description = {
       "Explains every byte of a Modbus frame, serial or TCP, given as bytes or put together by",
       "--function and what it needs; with --telegram of a process-data telegram (EtherCAT), from its own",
-      "header on. Exit status 1 where something is wrong."
+      "header on, or put together by --command. Exit status 1 where something is wrong."
     },
     footer = {
       "",
       "Example: unimotus frame 11 03 00 6B 00 03 76 87",
       "         unimotus frame --function 16 --address 1 --values 10,258 --unit 17 --serial",
-      "         unimotus frame --telegram 0E 10 04 07 01 10 30 01 02 00 00 00 12 00 01 00"
+      "         unimotus frame --telegram 0E 10 04 07 01 10 30 01 02 00 00 00 12 00 01 00",
+      "         unimotus frame --command FPRD --station 0x1001 --place 0x0130 --length 6"
     })
 final class FrameCommand implements Callable<Integer> {
   @Mixin private Output output;
@@ -74,17 +75,14 @@ final class FrameCommand implements Callable<Integer> {
       description = "A serial frame, not one of TCP; detected from the bytes where not given.")
   private boolean serial;
 
-  @Option(
-      names = "--telegram",
-      description = "The bytes are a telegram of a process-data fieldbus.")
-  private boolean telegram;
+  @Mixin private TelegramOptions telegram;
 
   @Parameters(arity = "0..*", paramLabel = "HEX", description = "The bytes, in any writing.")
   private List<String> hex = List.of();
 
   @Override
-  public Integer call() {
-    if (telegram) {
+  public Integer call() throws IOException {
+    if (telegram.isMeant()) {
       return telegram();
     }
     byte[] bytes = bytes();
@@ -108,39 +106,12 @@ final class FrameCommand implements Callable<Integer> {
     return frame.faults().isEmpty() ? 0 : 1;
   }
 
-  private int telegram() {
+  private int telegram() throws IOException {
     if (function != 0 || serial || answer) {
       throw new IllegalArgumentException(
-          "--telegram takes bytes only; --function, --serial and --answer belong to Modbus");
+          "--function, --serial and --answer belong to Modbus, not to a telegram");
     }
-    ExplainedTelegram told = ExplainedTelegram.of(ExplainedFrame.bytes(String.join(" ", hex)));
-    if (output.isJson()) {
-      output.document(
-          Output.map(
-              "fault", told.fault(),
-              "parts",
-                  told.parts().stream()
-                      .map(
-                          p ->
-                              Output.map(
-                                  "offset", p.offset(),
-                                  "bytes", p.bytes(),
-                                  "name", p.name(),
-                                  "meaning", p.meaning()))
-                      .toList()));
-    } else {
-      told.parts()
-          .forEach(
-              p ->
-                  output
-                      .text()
-                      .printf(
-                          "%3d  %-24s %-16s %s%n", p.offset(), p.bytes(), p.name(), p.meaning()));
-      if (!told.fault().isEmpty()) {
-        output.text().println("! " + told.fault());
-      }
-    }
-    return told.fault().isEmpty() ? 0 : 1;
+    return telegram.explain(output, hex);
   }
 
   private static String words(FramePart part) {

@@ -1,6 +1,7 @@
 package unimotus.cli;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CountDownLatch;
@@ -16,6 +17,7 @@ import unimotus.devices.modbus.Route;
 import unimotus.devices.serial.Parity;
 import unimotus.devices.serial.SerialSettings;
 import unimotus.workbench.live.StandIns;
+import unimotus.workbench.live.StationFault;
 import unimotus.workbench.live.StationSearch;
 import unimotus.workbench.live.StationStandIns;
 
@@ -93,6 +95,15 @@ final class ServeCommand implements Callable<Integer> {
       defaultValue = "100")
   private int watchdog;
 
+  @Option(
+      names = "--fault",
+      paramLabel = "F",
+      description =
+          "What is wrong with the stations; may be given several times: "
+              + StationFault.FORMS
+              + ".")
+  private List<String> faults = List.of();
+
   @Option(names = "--seconds", paramLabel = "S", description = "How long; 0 until ended.")
   private long seconds;
 
@@ -101,6 +112,9 @@ final class ServeCommand implements Callable<Integer> {
     ProjectInput.Line line = input.read();
     if (over.equals(ETHERCAT)) {
       return serveStations(line);
+    }
+    if (!faults.isEmpty()) {
+      throw new IllegalArgumentException("--fault needs --over ethercat");
     }
     try (StandIns standIns =
         StandIns.start(
@@ -129,7 +143,12 @@ final class ServeCommand implements Callable<Integer> {
             ? StationStandIns.udp(port == null ? StationSearch.PORT : port)
             : StationStandIns.ethernet(interfaceName);
     try (StationStandIns stations =
-        StationStandIns.start(line.project(), line.sheets(), stationPlace, System::nanoTime)) {
+        StationStandIns.start(
+            line.project(),
+            line.sheets(),
+            stationPlace,
+            System::nanoTime,
+            faults.stream().map(StationFault::of).toList())) {
       stations.stations().forEach(s -> s.station().watchdog(watchdog));
       if (output.isJson()) {
         output.document(ServedStations.document(stations));

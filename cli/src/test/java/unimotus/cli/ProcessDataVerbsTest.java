@@ -150,7 +150,39 @@ class ProcessDataVerbsTest {
     assertThat(run("frame", "--telegram", "0E 40")).isEqualTo(1);
     assertThat(out.toString()).contains("! byte 1: type 4");
     assertThat(run("frame", "--telegram", "--serial", bytes)).isEqualTo(2);
-    assertThat(err.toString()).contains("--telegram takes bytes only");
+    assertThat(err.toString()).contains("--serial and --answer belong to Modbus");
+  }
+
+  /** The telegram by hand, and the file read back by {@code capture}. */
+  @Test
+  void aTelegramIsComposedAndWritten() {
+    Path file = folder.resolve("one.pcap");
+    assertThat(
+            run(
+                "frame",
+                "--command",
+                "FPRD",
+                "--station",
+                "0x1001",
+                "--place",
+                "0x0130",
+                "--length",
+                "2",
+                "--capture",
+                file.toString()))
+        .isZero();
+    assertThat(out.toString()).startsWith("0E 10 04 01 01 10 30 01 02 00 00 00 00 00 00 00");
+    assertThat(run("capture", file.toString(), "--telegrams")).isZero();
+    assertThat(out.toString()).contains("FPRD 1 0x01301001, 2 bytes");
+    assertThat(run("frame", "--command", "LWR", "--place", "0x10000", "--data", "0F 00", "--json"))
+        .isZero();
+    assertThat(out.toString()).contains("process data");
+    assertThat(run("frame", "--command", "FPRD", "--place", "0", "--length", "2")).isEqualTo(2);
+    assertThat(err.toString()).contains("FPRD needs --station");
+    assertThat(run("frame", "--command", "BRD", "--position", "1", "--place", "0")).isEqualTo(2);
+    assertThat(err.toString()).contains("BRD takes no --position");
+    assertThat(run("frame", "--telegram", "--length", "2", "0E 10")).isEqualTo(2);
+    assertThat(err.toString()).contains("need --command");
   }
 
   @Test
@@ -218,5 +250,10 @@ class ProcessDataVerbsTest {
     assertThat(err.toString()).contains("--watchdog -1");
     assertThat(run("serve", "demo", "--over", "ethercat", "--interface", "nosuch0")).isEqualTo(2);
     assertThat(err.toString()).contains("'nosuch0'");
+    assertThat(run("serve", "demo", "--over", "ethercat", "--port", "0", "--fault", "wet"))
+        .isEqualTo(2);
+    assertThat(err.toString()).contains("fault 'wet' is not one of open-after=N");
+    assertThat(run("serve", "demo", "--fault", "late=5")).isEqualTo(2);
+    assertThat(err.toString()).contains("--fault needs --over ethercat");
   }
 }

@@ -46,13 +46,6 @@ public final class Desk {
       DateTimeFormatter.ofPattern("yyyy-MM-dd HH:mm z", Locale.ROOT);
 
   /**
-   * A link that writes.
-   *
-   * @param drive the axis whose drive it is, and where it is joined
-   */
-  public record Armed(String drive) {}
-
-  /**
    * A word to the user.
    *
    * @param text what is said; empty for nothing
@@ -77,8 +70,7 @@ public final class Desk {
   private final ReadOnlyObjectWrapper<Message> message =
       new ReadOnlyObjectWrapper<>(new Message("", false));
 
-  private final ObjectProperty<@Nullable Armed> armed = new SimpleObjectProperty<>();
-  private @Nullable Runnable stop;
+  private final LiveState live = new LiveState();
 
   private int depth;
   private boolean waiting;
@@ -104,6 +96,7 @@ public final class Desk {
     List.of(startingAxis, editingSheets, onBus)
         .forEach(p -> p.addListener((o, was, is) -> refresh()));
     preferences.addListener((o, was, is) -> refresh());
+    live.presence().addListener((o, was, is) -> refresh());
     if (!evidence.isDone()) {
       evidence.whenComplete((done, failure) -> Platform.runLater(() -> checked(failure)));
     }
@@ -126,23 +119,9 @@ public final class Desk {
     return evidence.isDone() && !evidence.isCompletedExceptionally();
   }
 
-  /** What is armed to write to a device; null while nothing is. */
-  public ObjectProperty<@Nullable Armed> armed() {
-    return armed;
-  }
-
-  /** Stops the drive that is joined, armed or not; false where none is. */
-  public boolean stop() {
-    Runnable now = stop;
-    if (now != null) {
-      now.run();
-    }
-    return now != null;
-  }
-
-  /** What stops the drive that is joined; null where none is. */
-  public void stopWith(@Nullable Runnable next) {
-    stop = next;
+  /** What of the machine the window is joined to. */
+  public LiveState live() {
+    return live;
   }
 
   /** The open project with its history. */

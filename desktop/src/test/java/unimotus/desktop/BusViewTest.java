@@ -2,8 +2,10 @@ package unimotus.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.ArrayList;
 import java.util.List;
 import javafx.scene.control.ComboBox;
+import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.jspecify.annotations.Nullable;
 import org.junit.jupiter.api.Test;
@@ -11,6 +13,9 @@ import unimotus.core.esi.StartUpCommand;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
+import unimotus.core.processdata.StartUpOffers;
+import unimotus.core.processdata.StationChecks;
+import unimotus.core.processdata.StationDesign;
 import unimotus.workbench.Edit;
 import unimotus.workbench.live.StationStandIns;
 
@@ -199,6 +204,85 @@ class BusViewTest extends WindowTest {
     assertThat(station().startUp()).isEmpty();
   }
 
+  /** What the profile usually needs: known values at a press, the machine's into the fields. */
+  @Test
+  void whatNobodyWritesIsOfferedAndTaken() {
+    demo();
+    press("#station-slicer-drive");
+    press("#bus-start_up");
+    int before = desk.session().project().stations().get(1).startUp().size();
+    List<String> offered = offers();
+    assertThat(offered).noneMatch(o -> o.startsWith("0x60C2"));
+    assertThat(shows("Usual in the profile, and written by nobody")).isTrue();
+    press("#start-up-offer-0");
+    assertThat(lookup("#start-up-object").<TextInputControl>query().getText())
+        .isEqualTo(offered.get(0));
+    assertThat(lookup("#start-up-value").query().isFocused()).isTrue();
+    fill(this, "#start-up-value", "12");
+    press("#start-up-add");
+    assertThat(desk.session().project().stations().get(1).startUp()).hasSize(before + 1);
+    assertThat(offers()).doesNotContain(offered.get(0)).hasSize(offered.size() - 1);
+    // Without its own list the interpolation time is known from the motion axis' cycle.
+    onWindow(
+        () ->
+            desk.apply(
+                new Edit(
+                    "empty the list",
+                    q -> {
+                      List<BusStation> stations = new ArrayList<>(q.stations());
+                      stations.set(1, stations.get(1).with().startUp(List.of()).build());
+                      return q.withStations(stations);
+                    })));
+    assertThat(offers()).contains("0x60C2:1", "0x60C2:2", "0x68C2:1");
+    press("#start-up-offers");
+    assertThat(desk.session().project().stations().get(1).startUp())
+        .extracting(StartUpCommand::object)
+        .contains("0x60C2:1", "0x60C2:2", "0x68C2:1", "0x68C2:2");
+    assertThat(offers()).noneMatch(o -> o.contains("C2:"));
+  }
+
+  private List<String> offers() {
+    return StartUpOffers.of(
+            StationDesign.of(
+                desk.session().project().stations().get(1), desk.session().sheets().descriptions()),
+            1_000_000)
+        .stream()
+        .map(StartUpOffers.Offer::object)
+        .toList();
+  }
+
+  /** The demo's cycle with its sum; one that does not suit is a finding that leads back here. */
+  @Test
+  void theCycleIsCheckedAgainstWhatIsOnTheBus() {
+    demo();
+    press("#bus-cycle");
+    assertThat(shows("nothing contradicts the cycle")).isTrue();
+    assertThat(shows("time of the frames")).isTrue();
+    enter(this, "#cycle-cycle", "2");
+    assertThat(shows("Slicer drive, 0x60C2: the drive interpolates over 1 ms, the cycle is 2 ms"))
+        .isTrue();
+    assertThat(shows("Slicer X: the motion axis gives a set-point every 1 ms")).isTrue();
+    enter(this, "#cycle-watchdog", "x");
+    assertThat(message(this)).contains("watchdog 'x' is no number");
+    enter(this, "#cycle-watchdog", "5");
+    assertThat(shows("the watchdog stops the device after 5 ms, less than 3 cycles")).isTrue();
+    enter(this, "#cycle-loop", " ");
+    assertThat(desk.session().project().busTiming().loopNs()).isNull();
+    onWindow(() -> desk.show(null, null));
+    assertThat(
+            desk.session().review().line().stream()
+                .filter(f -> f.rule() == Rule.BUS_CYCLE)
+                .map(f -> f.place()))
+        .isNotEmpty()
+        .allMatch(StationChecks.CYCLE::equals);
+    onWindow(() -> desk.navigation().showBus());
+    enter(this, "#cycle-cycle", " ");
+    assertThat(desk.session().project().busTiming()).isNull();
+    assertThat(shows("Enter the cycle")).isTrue();
+    enter(this, "#cycle-cycle", "0");
+    assertThat(message(this)).contains("cycle of 0 ns");
+  }
+
   @Test
   void modulesAreChosenForEachSlot() {
     demo();
@@ -228,6 +312,8 @@ class BusViewTest extends WindowTest {
       press("#scan-search");
       waitUntil(() -> shows("Everybody answers as in the project."));
       assertThat(shows("pending, INIT")).isTrue();
+      assertThat(shows("Process-data bus: 2 pending")).as("in the rail").isTrue();
+      assertThat(shows("pending, INIT: what is shown is not in the device yet")).isTrue();
       press("#station-slicer-drive");
       press("#station-up");
       assertThat(shows("The stations of the project changed since: search again.")).isTrue();
@@ -238,6 +324,7 @@ class BusViewTest extends WindowTest {
     press("#scan-search");
     assertThat(message(this)).contains("expected a host and a port");
     press("#scan-forget");
+    assertThat(shows("offline: what is shown is the project's")).isTrue();
     assertThat(shows("offline")).isTrue();
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Objects;
 import java.util.concurrent.TimeUnit;
+import javafx.scene.control.ListView;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
@@ -88,7 +89,7 @@ class MapStationBusTest extends WindowTest {
     assertThat(message(this)).isEqualTo("recorded: ref50.counts, ref50.frequency, ref50.shaft");
     push(KeyCode.F8);
     waitUntil(() -> !says("operation enabled"));
-    assertThat(desk.armed().get()).isNull();
+    assertThat(desk.live().armed().get()).isNull();
     press("#live-leave");
     answers.file = folder.resolve("telegrams.pcap");
     press("#live-bus-capture");
@@ -96,10 +97,59 @@ class MapStationBusTest extends WindowTest {
     CapturedTelegrams captured = CapturedTelegrams.of(CaptureFile.read(answers.file));
     assertThat(captured.lines()).hasSizeGreaterThan(200).allMatch(l -> l.fault().isEmpty());
     assertThat(captured.lines()).anyMatch(l -> l.words().toString().contains("LRW"));
+    telegramsAreExplained();
     assertThat(desk.session().project().readings())
         .filteredOn(r -> r.instrument().startsWith("fieldbus station 1"))
         .hasSize(3)
         .extracting(Reading::by)
         .allMatch("A. Tester"::equals);
+  }
+
+  /** Live's telegrams as a list, one taken apart, one composed, and written and read again. */
+  private void telegramsAreExplained() throws Exception {
+    press("#map-frames");
+    press("#frames-process_data");
+    press("#telegrams-live");
+    ListView<CapturedTelegrams.Line> list = lookup("#telegrams-frames").query();
+    assertThat(list.getItems()).hasSizeGreaterThan(200);
+    int mail = 0;
+    while (!list.getItems().get(mail).words().get(0).matches("FPWR \\d+ 0x1000.*")) {
+      mail++;
+    }
+    int chosen = mail;
+    interact(() -> list.getSelectionModel().select(chosen));
+    assertThat(shows("CoE, objects, mail")).isTrue();
+    choose(this, "#telegram-command", "LRW");
+    type("#telegram-logical", "0x10000");
+    type("#telegram-data", "0F 00");
+    assertThat(shows("LRW: read and write, whoever has mapped the address")).isTrue();
+    type("#telegram-data", "0F 0");
+    assertThat(shows("pairs of hexadecimal digits")).isTrue();
+    type("#telegram-index", "300");
+    type("#telegram-data", "0F 00");
+    assertThat(shows("index 300 is outside 0 to 255")).isTrue();
+    type("#telegram-index", "1");
+    press("#telegrams-clear");
+    press("#telegrams-add");
+    answers.file = folder.resolve("composed.pcap");
+    press("#telegrams-write");
+    assertThat(message(this)).contains("1 telegram written");
+    press("#telegrams-read");
+    assertThat(shows("1 telegram in 1 packet")).isTrue();
+    press("#telegrams-clear");
+    press("#telegrams-write");
+    assertThat(message(this)).contains("no telegram to write yet");
+  }
+
+  /** A simulated station that refuses its image is told so, and nothing moves. */
+  @Test
+  void aFaultOfTheSimulatedStationIsSeenAndNamed() throws Exception {
+    open();
+    press("#map-live");
+    choose(this, "#live-stations-fault", "another revision");
+    press("#live-stations");
+    assertThat(shows("wrong: another revision")).isTrue();
+    press("#live-join");
+    waitUntil(() -> shows("revision 0x00010001 answers, not"));
   }
 }

@@ -48,12 +48,22 @@ class SizesTest extends WindowTest {
       fire("#map-" + part);
       look("map " + part);
     }
+    fire("#map-frames");
+    fire("#frames-process_data");
+    look("map telegrams");
+    fire("#frames-registers");
+    for (String part : List.of("scaling", "moves", "loops", "bits")) {
+      onWindow(() -> desk.show("slicer-z", WorkStep.MAP));
+      fire("#map-motion");
+      fire("#motion-" + part);
+      look("motion " + part);
+    }
     for (String part : List.of("compare", "rehearse", "borrow", "ready")) {
       onWindow(() -> desk.show("rinse-drum", WorkStep.SET_UP));
       fire("#side-" + part);
       look("set up " + part);
     }
-    for (String part : List.of("image", "start_up", "objects")) {
+    for (String part : List.of("image", "start_up", "objects", "cycle")) {
       onWindow(desk.navigation()::showBus);
       fire("#station-dock-coupler");
       fire("#bus-" + part);

@@ -14,6 +14,7 @@ import org.junit.jupiter.params.provider.EnumSource;
 import unimotus.core.fieldbus.RegisterPlace;
 import unimotus.core.machine.Answer;
 import unimotus.core.machine.Axis;
+import unimotus.core.machine.BusTiming;
 import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
@@ -71,6 +72,8 @@ class SchemaTest {
     assertThat(properties(project.at("/$defs/inductionPlate")))
         .isEqualTo(components(InductionPlate.class));
     assertThat(properties(project.at("/$defs/servoPlate"))).isEqualTo(components(ServoPlate.class));
+    assertThat(properties(project.at("/properties/busTiming")))
+        .isEqualTo(components(BusTiming.class));
     JsonNode motion = project.at("/$defs/motion");
     assertThat(properties(motion)).isEqualTo(components(MotionDesign.class));
     assertThat(properties(project.at("/$defs/axisScaling")))

@@ -11,7 +11,9 @@ import unimotus.core.esi.DeviceDescription;
 import unimotus.core.esi.EsiDevice;
 import unimotus.core.esi.StartUpCommand;
 import unimotus.core.machine.BusStation;
+import unimotus.core.machine.BusTiming;
 import unimotus.core.machine.Project;
+import unimotus.core.quantity.Count;
 
 /** The named changes of the stations of a process-data fieldbus. */
 public final class StationEdits {
@@ -151,10 +153,24 @@ public final class StationEdits {
 
   /** Adds an object at the end of what the project wants written at start-up. */
   public static Edit addStartUp(BusStation station, StartUpCommand command) {
+    return addStartUp(station, List.of(command));
+  }
+
+  /** Sets the timing of the bus; null for one that is not known. */
+  public static Edit timing(@Nullable BusTiming timing) {
+    return new Edit(
+        timing == null ? "forget the cycle of the bus" : "set the timing of the bus",
+        p -> p.timed(timing));
+  }
+
+  /** Adds objects at the end of what the project wants written, in one step. */
+  public static Edit addStartUp(BusStation station, List<StartUpCommand> commands) {
+    String what =
+        commands.size() == 1 ? commands.get(0).object() : Count.of(commands.size(), "object");
     return startUp(
         station,
-        "add %s to the start-up of %s".formatted(command.object(), station.name()),
-        all -> all.add(command));
+        "add %s to the start-up of %s".formatted(what, station.name()),
+        all -> all.addAll(commands));
   }
 
   /** Takes an object out of what the project wants written, by its place among these. */

@@ -145,6 +145,7 @@ public enum WorkStep {
           STATION_ALIAS,
           STATION_DRIVE,
           MODE_TARGET,
+          BUS_CYCLE,
           MOTION_UNKNOWN,
           SCALING_COPY,
           SCALING_NOT_READ,

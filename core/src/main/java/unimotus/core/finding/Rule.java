@@ -123,6 +123,7 @@ public enum Rule {
       "PDB-007",
       "Image does not have the target of the operating mode",
       "IEC 61800-7-201 (from memory)"),
+  BUS_CYCLE("PDB-008", "Bus cycle does not suit what is on it", "common practice"),
   PRESET_UNKNOWN("PRE-001", "Drive does not say how it takes presets", "device sheet"),
   PRESET_MISSING("PRE-002", "Preset speed cannot be chosen", "common practice"),
   PRESET_VALUE("PRE-003", "Preset frequency is not that of the wanted speed", "common practice"),

@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A whole machine section, one immutable value.
@@ -28,6 +29,7 @@ import java.util.stream.Stream;
  * @param board where devices were put on the wire board, from the top; one that is not named stands
  *     where the layout puts it
  * @param stations the stations of the process-data fieldbus in the order of the cable
+ * @param busTiming the cycle of that fieldbus; null where it is not known
  */
 @RecordBuilder
 public record Project(
@@ -45,7 +47,8 @@ public record Project(
     List<SafetyNote> notes,
     List<Reading> readings,
     List<BoardPlace> board,
-    List<BusStation> stations)
+    List<BusStation> stations,
+    @Nullable BusTiming busTiming)
     implements ProjectBuilder.With {
 
   /** Copies the lists and refuses ids that are used twice. */
@@ -74,11 +77,52 @@ public record Project(
     unique("device on the board", board.stream().map(BoardPlace::device));
   }
 
+  /** A project whose bus cycle is not known. */
+  public Project(
+      String name,
+      List<Controller> controllers,
+      List<Drive> drives,
+      List<Part> parts,
+      List<Motor> motors,
+      List<Axis> axes,
+      List<Wire> wires,
+      List<Intent> intents,
+      List<Probe> probes,
+      List<StopFunction> stops,
+      List<DriveRecord> records,
+      List<SafetyNote> notes,
+      List<Reading> readings,
+      List<BoardPlace> board,
+      List<BusStation> stations) {
+    this(
+        name,
+        controllers,
+        drives,
+        parts,
+        motors,
+        axes,
+        wires,
+        intents,
+        probes,
+        stops,
+        records,
+        notes,
+        readings,
+        board,
+        stations,
+        null);
+  }
+
   /** A project with nothing in it yet. */
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), null);
+  }
+
+  /** This project with another timing of its bus; null for one that is not known. */
+  public Project timed(@Nullable BusTiming timing) {
+    return with().busTiming(timing).build();
   }
 
   private static Stream<Device> devices(
@@ -242,7 +286,8 @@ public record Project(
             .toList(),
         stations.stream()
             .filter(s -> goneDrives.stream().noneMatch(g -> g.id().equals(s.drive())))
-            .toList());
+            .toList(),
+        busTiming);
   }
 
   private boolean onlyUsedBy(String axisId, List<Axis> kept, Function<Axis, ?> device, String id) {

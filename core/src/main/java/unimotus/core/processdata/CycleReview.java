@@ -53,8 +53,11 @@ public record CycleReview(
   public static CycleReview of(BusCycle bus) {
     List<Integer> frames = FrameTime.frames(bus.datagrams());
     long frame = FrameTime.nanoseconds(bus.datagrams());
-    double ring = frame + bus.stations() * bus.forwardNs() + 2 * bus.cableMetres() * CABLE_NS;
-    double used = bus.copyNs() + ring + bus.deviceNs();
+    double ring =
+        frame
+            + bus.stations() * bus.timing().forwardNs()
+            + 2 * bus.timing().cableMetres() * CABLE_NS;
+    double used = bus.timing().copyNs() + ring + bus.timing().deviceNs();
     String bytes = frames.stream().map(String::valueOf).collect(Collectors.joining(" + "));
     Derivation sum =
         Derivation.of(
@@ -67,19 +70,22 @@ public record CycleReview(
             step(
                 "there and back",
                 "T = t + n·d + 2·L·5.3 ns/m",
-                "%d ns + %d·%d ns + 2·%s m·5.3 ns/m"
+                "%s ns + %d·%s ns + 2·%s m·5.3 ns/m"
                     .formatted(
-                        frame,
+                        QuantityFormat.PLAIN.number(frame),
                         bus.stations(),
-                        bus.forwardNs(),
-                        QuantityFormat.PLAIN.number(bus.cableMetres())),
+                        QuantityFormat.PLAIN.number(bus.timing().forwardNs()),
+                        QuantityFormat.PLAIN.number(bus.timing().cableMetres())),
                 ring,
                 "common practice; to be measured"),
             step(
                 "one after the other in a cycle",
                 "copy + T + device",
-                "%d ns + %s ns + %d ns"
-                    .formatted(bus.copyNs(), QuantityFormat.PLAIN.number(ring), bus.deviceNs()),
+                "%s ns + %s ns + %s ns"
+                    .formatted(
+                        QuantityFormat.PLAIN.number(bus.timing().copyNs()),
+                        QuantityFormat.PLAIN.number(ring),
+                        QuantityFormat.PLAIN.number(bus.timing().deviceNs())),
                 used,
                 PRACTICE));
     List<Doubt> doubts = new ArrayList<>();
@@ -116,7 +122,7 @@ public record CycleReview(
   }
 
   private static void drive(BusCycle bus, List<Doubt> doubts) {
-    Long loop = bus.loopNs();
+    Long loop = bus.timing().loopNs();
     if (loop != null && loop > 0 && bus.cycleNs() % loop != 0 && loop % bus.cycleNs() != 0) {
       doubts.add(
           new Doubt(
@@ -136,7 +142,7 @@ public record CycleReview(
               "Write the cycle into 0x60C2.",
               "IEC 61800-7-201 (from memory)"));
     }
-    Long watchdog = bus.watchdogNs();
+    Long watchdog = bus.timing().watchdogNs();
     if (watchdog != null && watchdog <= bus.cycleNs()) {
       doubts.add(
           new Doubt(
@@ -157,7 +163,7 @@ public record CycleReview(
   }
 
   private static void signal(BusCycle bus, double ring, List<Doubt> doubts) {
-    Long shift = bus.shiftNs();
+    Long shift = bus.timing().shiftNs();
     if (shift != null && shift < ring) {
       doubts.add(
           new Doubt(
@@ -179,7 +185,7 @@ public record CycleReview(
   }
 
   /** A time in the unit that reads best. */
-  private static String time(double ns) {
+  static String time(double ns) {
     return ns >= 1e6
         ? QuantityFormat.PLAIN.number(ns / 1e6) + " ms"
         : QuantityFormat.PLAIN.number(ns / 1000) + " µs";

@@ -35,4 +35,35 @@ public record ImagePlace(int pdo, PdoEntry entry, int bit) {
   public String place() {
     return byteOffset() + "." + bitOffset();
   }
+
+  /**
+   * What stands there.
+   *
+   * @param side all bytes of outputs or inputs, as many as the image has
+   * @return its bits, the least significant first; what the last byte has more is 0
+   */
+  public byte[] taken(byte[] side) {
+    byte[] value = new byte[(entry.bitLength() + Byte.SIZE - 1) / Byte.SIZE];
+    for (int i = 0; i < entry.bitLength(); i++) {
+      if ((side[(bit + i) / Byte.SIZE] >> (bit + i) % Byte.SIZE & 1) != 0) {
+        value[i / Byte.SIZE] |= (byte) (1 << i % Byte.SIZE);
+      }
+    }
+    return value;
+  }
+
+  /**
+   * Puts something there; the bits beside it stay as they are.
+   *
+   * @param side all bytes of outputs or inputs, as many as the image has; changed in place
+   * @param value its bits, the least significant first
+   */
+  public void put(byte[] side, byte[] value) {
+    for (int i = 0; i < entry.bitLength(); i++) {
+      int at = (bit + i) / Byte.SIZE;
+      int mask = 1 << (bit + i) % Byte.SIZE;
+      boolean isSet = (value[i / Byte.SIZE] >> i % Byte.SIZE & 1) != 0;
+      side[at] = (byte) (isSet ? side[at] | mask : side[at] & ~mask);
+    }
+  }
 }

@@ -2,16 +2,21 @@ package unimotus.core.processdata;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.function.IntUnaryOperator;
 import unimotus.core.esi.Direction;
 import unimotus.core.esi.ObjectDictionary;
 import unimotus.core.esi.StartUpCommand;
+import unimotus.core.profile.OperatingMode;
 
 /**
  * What a drive of the profile (IEC 61800-7-201, from memory) usually needs at start-up and nobody
  * writes yet: the operating mode, the interpolation time, limits and units.
  */
 public final class StartUpOffers {
+  private static final int VELOCITY_TARGET = 0x6042;
   private static final int MODE = 0x6060;
+  private static final int TARGET_POSITION = 0x607A;
+  private static final int TARGET_VELOCITY = 0x60FF;
 
   /** The objects of a further axis of one device stand this much higher. */
   private static final int AXIS_STEP = 0x800;
@@ -37,7 +42,18 @@ public final class StartUpOffers {
 
   private record Asked(int index, int subindex, String what) {}
 
-  private StartUpOffers() {}
+  private final StationSetup station;
+  private final List<StartUpCommand> commands;
+  private final ObjectDictionary known;
+  private final long cycleNs;
+  private final List<Offer> offers = new ArrayList<>();
+
+  private StartUpOffers(StationSetup station, List<StartUpCommand> commands, long cycleNs) {
+    this.station = station;
+    this.commands = commands;
+    this.known = StartUpCheck.dictionary(station);
+    this.cycleNs = cycleNs;
+  }
 
   /**
    * An offer.
@@ -53,49 +69,69 @@ public final class StartUpOffers {
    * What is missing.
    *
    * @param mode the operating mode wanted, as the profile numbers it
-   * @param cycleNs the bus cycle in ns
+   * @param cycleNs the bus cycle in ns; 0 where it is not known
    */
   public static List<Offer> of(
       StationSetup station, List<StartUpCommand> commands, int mode, long cycleNs) {
-    List<Offer> offers = new ArrayList<>();
-    ObjectDictionary known = StartUpCheck.dictionary(station);
-    for (int axis = 0; axis < MOST_AXES; axis++) {
-      ofAxis(axis * AXIS_STEP, station, commands, known, mode, cycleNs, offers);
-    }
-    return offers;
+    return new StartUpOffers(station, commands, cycleNs).offers(moved -> mode);
   }
 
-  private static void ofAxis(
-      int moved,
-      StationSetup station,
-      List<StartUpCommand> commands,
-      ObjectDictionary known,
-      int mode,
-      long cycleNs,
-      List<Offer> offers) {
-    if (isMissing(station, commands, known, MODE + moved, 0)) {
+  /**
+   * What is missing at a station of a project; the mode of each axis is the one whose target stands
+   * in its outputs. None where the station is not described.
+   *
+   * @param cycleNs the bus cycle in ns; 0 where it is not known
+   */
+  public static List<Offer> of(StationDesign design, long cycleNs) {
+    return design
+        .known()
+        .map(setup -> new StartUpOffers(setup, design.startUp(), cycleNs))
+        .map(o -> o.offers(o::modeOfTarget))
+        .orElse(List.of());
+  }
+
+  private List<Offer> offers(IntUnaryOperator modes) {
+    for (int axis = 0; axis < MOST_AXES; axis++) {
+      ofAxis(axis * AXIS_STEP, modes.applyAsInt(axis * AXIS_STEP));
+    }
+    return List.copyOf(offers);
+  }
+
+  /** The mode that takes the target an axis is sent; 0 where it is sent none. */
+  private int modeOfTarget(int moved) {
+    if (isSent(TARGET_POSITION + moved, 0)) {
+      return OperatingMode.CYCLIC_POSITION.number();
+    }
+    if (isSent(TARGET_VELOCITY + moved, 0)) {
+      boolean isCyclic = known.object(INTERPOLATION + moved).isPresent();
+      return (isCyclic ? OperatingMode.CYCLIC_VELOCITY : OperatingMode.PROFILE_VELOCITY).number();
+    }
+    return isSent(VELOCITY_TARGET + moved, 0) ? OperatingMode.VELOCITY.number() : 0;
+  }
+
+  private void ofAxis(int moved, int mode) {
+    if (mode != 0 && isMissing(MODE + moved, 0)) {
       offers.add(known(MODE + moved, 0, mode, "operating mode %d".formatted(mode)));
     }
-    if (isMissing(station, commands, known, INTERPOLATION + moved, INTERPOLATION_MANTISSA)) {
-      interpolation(moved, cycleNs, offers);
+    if (isMissing(INTERPOLATION + moved, INTERPOLATION_MANTISSA)) {
+      interpolation(moved);
     }
     for (Asked asked : ASKED) {
       int index = asked.index() + moved;
-      if (isMissing(station, commands, known, index, asked.subindex())) {
-        StartUpCommand command =
-            StartUpCommand.number(
-                "PS",
-                index,
-                asked.subindex(),
-                0,
-                bytes(known, index, asked.subindex()),
-                asked.what());
-        offers.add(new Offer(command.object(), asked.what(), command, false));
+      if (isMissing(index, asked.subindex())) {
+        offers.add(asked(index, asked.subindex(), asked.what()));
       }
     }
   }
 
-  private static int bytes(ObjectDictionary known, int index, int subindex) {
+  /** An offer whose value only a person can know. */
+  private Offer asked(int index, int subindex, String what) {
+    StartUpCommand command =
+        StartUpCommand.number("PS", index, subindex, 0, bytes(index, subindex), what);
+    return new Offer(command.object(), what, command, false);
+  }
+
+  private int bytes(int index, int subindex) {
     return known
         .object(index)
         .flatMap(o -> o.part(subindex))
@@ -105,19 +141,26 @@ public final class StartUpOffers {
   }
 
   /** The cycle as mantissa times ten to the exponent, in seconds, the largest step that fits. */
-  private static void interpolation(int moved, long cycleNs, List<Offer> offers) {
+  private void interpolation(int moved) {
     long mantissa = cycleNs;
     int exponent = NANOSECOND_EXPONENT;
     while (mantissa % 10 == 0 && mantissa > 0) {
       mantissa /= 10;
       exponent++;
     }
+    int index = INTERPOLATION + moved;
     if (mantissa < 1 || mantissa > MOST_MANTISSA) {
+      String why =
+          cycleNs == 0
+              ? "the bus cycle is not known"
+              : "a cycle of %d ns is no number up to 255 times a power of ten".formatted(cycleNs);
+      offers.add(asked(index, INTERPOLATION_MANTISSA, "interpolation time: " + why));
+      offers.add(asked(index, INTERPOLATION_EXPONENT, "exponent of the interpolation time"));
       return;
     }
     String what = "interpolation time %d·10^%d s, the bus cycle".formatted(mantissa, exponent);
-    offers.add(known(INTERPOLATION + moved, INTERPOLATION_MANTISSA, mantissa, what));
-    offers.add(known(INTERPOLATION + moved, INTERPOLATION_EXPONENT, exponent, what));
+    offers.add(known(index, INTERPOLATION_MANTISSA, mantissa, what));
+    offers.add(known(index, INTERPOLATION_EXPONENT, exponent, what));
   }
 
   private static Offer known(int index, int subindex, long value, String what) {
@@ -126,19 +169,16 @@ public final class StartUpOffers {
   }
 
   /** An object the device has, that is neither written at start-up nor sent in every cycle. */
-  private static boolean isMissing(
-      StationSetup station,
-      List<StartUpCommand> commands,
-      ObjectDictionary known,
-      int index,
-      int subindex) {
+  private boolean isMissing(int index, int subindex) {
     boolean isThere = known.object(index).flatMap(o -> o.part(subindex)).isPresent();
     boolean isWritten =
         commands.stream().anyMatch(c -> c.index() == index && c.subindex() == subindex);
-    boolean isSent =
-        station.assigned(Direction.OUTPUTS).stream()
-            .flatMap(p -> p.entries().stream())
-            .anyMatch(e -> e.index() == index && e.subindex() == subindex);
-    return isThere && !isWritten && !isSent;
+    return isThere && !isWritten && !isSent(index, subindex);
+  }
+
+  private boolean isSent(int index, int subindex) {
+    return station.assigned(Direction.OUTPUTS).stream()
+        .flatMap(p -> p.entries().stream())
+        .anyMatch(e -> e.index() == index && e.subindex() == subindex);
   }
 }

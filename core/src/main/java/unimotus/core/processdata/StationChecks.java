@@ -22,6 +22,9 @@ public final class StationChecks {
    */
   public record Found(String drive, Finding finding) {}
 
+  /** The place of what is found of the cycle, beside those of the stations. */
+  public static final String CYCLE = "stations/*cycle";
+
   private final Project project;
   private final DescriptionCatalogue catalogue;
   private final List<Found> found = new ArrayList<>();
@@ -37,6 +40,7 @@ public final class StationChecks {
     checks.aliases();
     checks.drives();
     project.stations().forEach(checks::station);
+    checks.cycle();
     return List.copyOf(checks.found);
   }
 
@@ -52,6 +56,20 @@ public final class StationChecks {
                 "%s: %s".formatted(station.name(), seen),
                 why,
                 remedy)));
+  }
+
+  private void cycle() {
+    LineCycle.of(project, catalogue).map(LineCycle::doubts).orElse(List.of()).stream()
+        .map(
+            d ->
+                new Finding(
+                    d.severity(),
+                    Rule.BUS_CYCLE,
+                    CYCLE,
+                    d.seen(),
+                    "Frames come late, or drives run unevenly or stop.",
+                    d.remedy()))
+        .forEach(f -> found.add(new Found("", f)));
   }
 
   private void aliases() {

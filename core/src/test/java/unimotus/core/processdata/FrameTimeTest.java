@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.finding.Severity;
+import unimotus.core.machine.BusTiming;
 
 /** Frame times by IEC 61158-4-12 and IEEE 802.3 (from memory): bytes on the wire times 80 ns. */
 class FrameTimeTest {
@@ -49,21 +50,34 @@ class FrameTimeTest {
   @Test
   void whatDoesNotSuitIsNamedWithItsNumbers() {
     BusCycle good = BusCycle.of(MS, List.of(100), 3);
-    assertThat(seen(good.withLoopNs(250_000L))).isEmpty();
-    assertThat(seen(good.withLoopNs(4 * MS))).isEmpty();
-    assertThat(seen(good.withLoopNs(300_000L))).singleElement().asString().contains("300 µs");
-    assertThat(seen(good.withInterpolationNs(MS))).isEmpty();
-    assertThat(seen(good.withInterpolationNs(2 * MS))).singleElement().asString().contains("2 ms");
-    assertThat(seen(good.withWatchdogNs(100 * MS))).isEmpty();
-    assertThat(CycleReview.of(good.withWatchdogNs(2 * MS)).doubts().get(0).severity())
+    BusTiming plain = good.timing();
+    assertThat(seen(good.at(plain.withLoopNs(250_000L)))).isEmpty();
+    assertThat(seen(good.at(plain.withLoopNs(4 * MS)))).isEmpty();
+    assertThat(seen(good.at(plain.withLoopNs(300_000L))))
+        .singleElement()
+        .asString()
+        .contains("300 µs");
+    assertThat(seen(good.interpolating(MS))).isEmpty();
+    assertThat(seen(good.interpolating(2 * MS))).singleElement().asString().contains("2 ms");
+    assertThat(seen(good.at(plain.withWatchdogNs(100 * MS)))).isEmpty();
+    assertThat(CycleReview.of(good.at(plain.withWatchdogNs(2 * MS))).doubts().get(0).severity())
         .isEqualTo(Severity.WARNING);
-    assertThat(CycleReview.of(good.withWatchdogNs(MS)).doubts().get(0).severity())
+    assertThat(CycleReview.of(good.at(plain.withWatchdogNs(MS))).doubts().get(0).severity())
         .isEqualTo(Severity.ERROR);
-    assertThat(seen(good.withShiftNs(500_000L))).isEmpty();
-    assertThat(seen(good.withShiftNs(10_000L))).singleElement().asString().contains("15.16 µs");
-    assertThat(seen(good.withShiftNs(MS))).hasSize(1);
-    assertThat(seen(good.withCopyNs(MS))).singleElement().asString().contains("the cycle is 1 ms");
-    assertThat(seen(good.withCycleNs(20_000))).singleElement().asString().contains("60.8 %");
+    assertThat(seen(good.at(plain.withShiftNs(500_000L)))).isEmpty();
+    assertThat(seen(good.at(plain.withShiftNs(10_000L))))
+        .singleElement()
+        .asString()
+        .contains("15.16 µs");
+    assertThat(seen(good.at(plain.withShiftNs(MS)))).hasSize(1);
+    assertThat(seen(good.at(plain.withCopyNs(MS))))
+        .singleElement()
+        .asString()
+        .contains("the cycle is 1 ms");
+    assertThat(seen(good.at(plain.withCycleNs(20_000))))
+        .singleElement()
+        .asString()
+        .contains("60.8 %");
   }
 
   private static List<String> seen(BusCycle bus) {

@@ -8,6 +8,7 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.processdata.StationChecks;
 import unimotus.core.processdata.StationDesign;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
@@ -19,10 +20,14 @@ import unimotus.workbench.StationLists;
 public final class BusView implements View {
   private static final double CABLE = 244;
 
+  private static final String CYCLE =
+      StationChecks.CYCLE.substring(StationChecks.CYCLE.indexOf('/') + 1);
+
   private enum Side {
     IMAGE("Process image"),
     START_UP("Start-up list"),
-    OBJECTS("Objects");
+    OBJECTS("Objects"),
+    CYCLE("Cycle");
 
     private final String words;
 
@@ -44,7 +49,7 @@ public final class BusView implements View {
   /** A view of the bus of whatever line is open. */
   public BusView(Desk desk) {
     this.desk = desk;
-    this.cable = new CablePane(desk, this::choose, this::refresh);
+    this.cable = new CablePane(desk, this::choose);
     this.head = new StationHead(desk);
     this.tabs =
         new Tabs<>(
@@ -82,7 +87,7 @@ public final class BusView implements View {
   public void refresh() {
     List<StationDesign> designs =
         StationLists.designs(desk.session().project(), desk.session().sheets().descriptions());
-    desk.navigation().takeAim().ifPresent(station -> chosen = station);
+    desk.navigation().takeAim().ifPresent(this::aim);
     Optional<StationDesign> shown =
         designs.stream()
             .filter(d -> d.station().id().equals(chosen))
@@ -105,7 +110,19 @@ public final class BusView implements View {
     station.getChildren().addAll(head.of(shown.get()), tabs, content(shown.get()));
   }
 
+  /** At a station, or at the cycle that all have. */
+  private void aim(String place) {
+    if (place.equals(CYCLE)) {
+      side = Side.CYCLE;
+    } else {
+      chosen = place;
+    }
+  }
+
   private Node content(StationDesign design) {
+    if (side == Side.CYCLE) {
+      return new CyclePane(desk);
+    }
     if (design.known().isEmpty()) {
       return Parts.prose(
           "%s. Nothing can be said of its image without it.".formatted(design.obstacle()),
@@ -117,6 +134,7 @@ public final class BusView implements View {
               design.known().get(), new ImageChoice(desk, design.station(), design.known().get()));
       case START_UP -> new StartUpPane(desk, design);
       case OBJECTS -> objects.of(design.known().get());
+      case CYCLE -> new CyclePane(desk);
     };
   }
 }

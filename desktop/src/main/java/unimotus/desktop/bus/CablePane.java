@@ -41,10 +41,10 @@ final class CablePane extends VBox {
     }
   }
 
-  CablePane(Desk desk, Consumer<String> choose, Runnable searched) {
+  CablePane(Desk desk, Consumer<String> choose) {
     this.desk = desk;
     this.choose = choose;
-    this.scan = new ScanCard(desk, searched);
+    this.scan = new ScanCard(desk);
     setId("bus-cable");
     setFillWidth(true);
   }
@@ -102,8 +102,7 @@ final class CablePane extends VBox {
     List<String> facts = facts(design);
     VBox words = new VBox(2, Parts.label(station.name(), "ink-strong"));
     facts.forEach(f -> words.getChildren().add(Parts.label(f, "ink-caption")));
-    String presence = scan.presence().map(p -> p.words(station)).orElse("offline");
-    words.getChildren().add(Parts.label(presence, "ink-caption"));
+    words.getChildren().add(Parts.label(desk.live().standing(station).words(), "ink-caption"));
     button.setGraphic(new HBox(9, mark(design), words));
     button.setAccessibleText("%s, %s".formatted(station.name(), String.join(", ", facts)));
     button.setOnAction(e -> choose.accept(station.id()));

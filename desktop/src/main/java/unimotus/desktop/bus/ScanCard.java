@@ -1,7 +1,6 @@
 package unimotus.desktop.bus;
 
 import java.io.IOException;
-import java.util.Optional;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.layout.VBox;
@@ -19,20 +18,13 @@ final class ScanCard extends VBox {
   private static final int TIMEOUT_MILLISECONDS = 100;
 
   private final Desk desk;
-  private final Runnable changed;
   private final CableFields fields = new CableFields("scan");
   private final VBox said = Parts.column(4);
-  private Optional<StationPresence> presence = Optional.empty();
 
-  /**
-   * A card.
-   *
-   * @param changed is told when somebody was searched for
-   */
-  ScanCard(Desk desk, Runnable changed) {
+  /** A card. */
+  ScanCard(Desk desk) {
     super(6);
     this.desk = desk;
-    this.changed = changed;
     getChildren()
         .addAll(
             Parts.label("On the cable", "ink-strong"),
@@ -40,18 +32,8 @@ final class ScanCard extends VBox {
             Parts.flow(
                 6,
                 Parts.action("scan-search", "Search", this::search),
-                Parts.quiet("scan-forget", "forget", this::forget)),
+                Parts.quiet("scan-forget", "forget", () -> desk.live().presence().set(null))),
             said);
-  }
-
-  /** What was found, where somebody was searched for. */
-  Optional<StationPresence> presence() {
-    return presence;
-  }
-
-  private void forget() {
-    presence = Optional.empty();
-    changed.run();
   }
 
   private void search() {
@@ -80,13 +62,11 @@ final class ScanCard extends VBox {
     try {
       StationSearch.Result result =
           StationSearch.search(cable, TIMEOUT_MILLISECONDS, false, Exchange.Tap.NONE);
-      return () -> {
-        presence = Optional.of(StationPresence.of(desk.session().project(), result));
-        changed.run();
-      };
+      return () -> desk.live().presence().set(StationPresence.of(desk.session().project(), result));
     } catch (IOException silent) {
       return () -> {
-        forget();
+        desk.live().presence().set(null);
+        refresh();
         desk.refuse(String.valueOf(silent.getMessage()));
       };
     }
@@ -95,7 +75,8 @@ final class ScanCard extends VBox {
   /** Shows what differs from the project as it is now. */
   void refresh() {
     said.getChildren().clear();
-    if (presence.isEmpty()) {
+    StationPresence found = desk.live().presence().get();
+    if (found == null) {
       said.getChildren()
           .add(
               Parts.prose(
@@ -104,7 +85,6 @@ final class ScanCard extends VBox {
                   "ink-label"));
       return;
     }
-    StationPresence found = presence.get();
     if (found.isStale(desk.session().project())) {
       said.getChildren()
           .add(
@@ -114,8 +94,11 @@ final class ScanCard extends VBox {
     said.getChildren()
         .add(
             Parts.prose(
-                "%d answer, %d in the project. Pending: nothing of the project is in it yet."
-                    .formatted(found.answering(), desk.session().project().stations().size()),
+                "%d answer, %d in the project: %s. Pending: nothing of the project is in it yet, or it was changed since."
+                    .formatted(
+                        found.answering(),
+                        desk.session().project().stations().size(),
+                        found.summary(desk.session().project())),
                 "ink-label"));
     found
         .doubts()

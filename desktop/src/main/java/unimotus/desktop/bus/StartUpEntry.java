@@ -66,6 +66,14 @@ final class StartUpEntry {
         Parts.action("start-up-add", "Add", this::add));
   }
 
+  /** Puts an object into the fields; its value is still to be entered. */
+  void begin(StartUpCommand command) {
+    object.setText(command.object());
+    comment.setText(command.comment());
+    value.clear();
+    value.requestFocus();
+  }
+
   private static String words(String transition) {
     return transition.equals("PS") ? "PS, on the way to SAFE-OP" : "SO, on the way to OP";
   }

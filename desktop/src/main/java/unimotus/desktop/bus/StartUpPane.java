@@ -1,13 +1,18 @@
 package unimotus.desktop.bus;
 
+import java.util.List;
+import java.util.Objects;
 import javafx.geometry.VPos;
 import javafx.scene.Node;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.esi.ObjectDictionary;
+import unimotus.core.machine.Axis;
 import unimotus.core.machine.BusStation;
 import unimotus.core.processdata.ObjectAbort;
 import unimotus.core.processdata.StartUpCheck;
+import unimotus.core.processdata.StartUpOffers;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.processdata.StationSetup;
 import unimotus.core.quantity.Count;
@@ -18,8 +23,11 @@ import unimotus.workbench.StationEdits;
 
 /** What is written to a station at every start-up, in order, each with what it would answer. */
 final class StartUpPane extends VBox {
+  private static final double NANOSECONDS = 1e9;
+
   private final Desk desk;
   private final StationDesign design;
+  private final StartUpEntry entry;
 
   StartUpPane(Desk desk, StationDesign design) {
     super(10);
@@ -28,6 +36,7 @@ final class StartUpPane extends VBox {
     setId("station-start-up");
     StationSetup setup = design.known().orElseThrow();
     StartUpCheck check = StartUpCheck.of(setup, design.startUp());
+    entry = new StartUpEntry(desk, design.station(), setup);
     int refused = check.refused().size();
     int open = check.undetermined().size();
     getChildren()
@@ -41,8 +50,68 @@ final class StartUpPane extends VBox {
                         : "%s would be refused at every power-up.".formatted(refused))
                     + (open == 0 ? "" : " %d undetermined.".formatted(open)),
                 refused + open == 0 ? "ink-label" : "ink-attention"),
-            new StartUpEntry(desk, design.station(), setup).node(),
+            entry.node(),
             Parts.sheet(0, rows(check, StartUpCheck.dictionary(setup))));
+    List<StartUpOffers.Offer> offers = StartUpOffers.of(design, cycleNs());
+    if (!offers.isEmpty()) {
+      getChildren().add(Parts.sheet(6, offers(offers)));
+    }
+  }
+
+  /** The cycle of the motion axis behind the station; 0 where there is none. */
+  private long cycleNs() {
+    return desk.session().project().axes().stream()
+        .filter(a -> design.station().drive().equals(a.drive()))
+        .map(Axis::motion)
+        .filter(Objects::nonNull)
+        .mapToLong(m -> Math.round(NANOSECONDS * m.cycleSeconds()))
+        .findFirst()
+        .orElse(0);
+  }
+
+  /** What nobody writes yet: one press each, or a value to enter. */
+  private Node offers(List<StartUpOffers.Offer> offers) {
+    List<StartUpOffers.Offer> known = offers.stream().filter(StartUpOffers.Offer::isKnown).toList();
+    GridPane grid = new GridPane();
+    grid.setHgap(14);
+    grid.setVgap(3);
+    int line = 0;
+    for (StartUpOffers.Offer each : offers) {
+      grid.addRow(
+          line,
+          Cells.whole(each.object()),
+          Parts.prose(
+              each.isKnown() ? each.what() : each.what() + "; the value is the machine's",
+              "ink-label"),
+          Parts.quiet(
+              "start-up-offer-" + line, each.isKnown() ? "add" : "enter it", () -> take(each)));
+      line++;
+    }
+    FlowPane head =
+        Parts.flow(8, Parts.label("Usual in the profile, and written by nobody", "ink-strong"));
+    if (known.size() > 1) {
+      head.getChildren()
+          .add(
+              Parts.quiet(
+                  "start-up-offers",
+                  "add the %d known values".formatted(known.size()),
+                  () -> add(known)));
+    }
+    return Parts.column(6, head, grid);
+  }
+
+  private void take(StartUpOffers.Offer offer) {
+    if (offer.isKnown()) {
+      add(List.of(offer));
+    } else {
+      entry.begin(offer.command());
+    }
+  }
+
+  private void add(List<StartUpOffers.Offer> offers) {
+    desk.apply(
+        StationEdits.addStartUp(
+            design.station(), offers.stream().map(StartUpOffers.Offer::command).toList()));
   }
 
   private Node rows(StartUpCheck check, ObjectDictionary known) {

@@ -21,6 +21,7 @@ import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.WordField;
 import unimotus.workbench.Edit;
 import unimotus.workbench.StationEdits;
+import unimotus.workbench.live.StationPresence;
 
 /** Who the chosen station is: its name and alias, its slots, and what is wrong with them. */
 final class StationHead {
@@ -57,7 +58,8 @@ final class StationHead {
                 Parts.label(station.name(), "ink-title"),
                 Parts.label(
                     "%s, revision 0x%08X".formatted(station.type(), station.revision()),
-                    "ink-label")),
+                    "ink-label"),
+                Parts.label(words(desk.live().standing(station)), "ink-caption")),
             Parts.flow(
                 8,
                 Parts.label("name", "ink-label"),
@@ -82,6 +84,15 @@ final class StationHead {
               setup.doubts().forEach(d -> head.getChildren().add(doubt(d)));
             });
     return head;
+  }
+
+  /** What is shown below is the project's: whether it is in the device is said beside the name. */
+  private static String words(StationPresence.Standing standing) {
+    return switch (standing.is()) {
+      case OFFLINE -> standing.words() + ": what is shown is the project's";
+      case PENDING -> standing.words() + ": what is shown is not in the device yet";
+      case ONLINE -> standing.words();
+    };
   }
 
   private void move(BusStation station, int by) {

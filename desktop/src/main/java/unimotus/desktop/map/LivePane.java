@@ -17,9 +17,11 @@ import unimotus.core.machine.Reading;
 import unimotus.core.profile.WordMachine.Intent;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
+import unimotus.desktop.LiveState;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Sides;
 import unimotus.devices.connection.NotDone;
+import unimotus.formats.capture.Packet;
 import unimotus.workbench.Edits;
 import unimotus.workbench.Evidence;
 import unimotus.workbench.capture.Frame;
@@ -85,6 +87,11 @@ final class LivePane extends HBox {
   /** Where a drive is, for others who look for it. */
   RouteFields where() {
     return registers.where();
+  }
+
+  /** The packets of the last connection to a station. */
+  List<Packet> telegrams() {
+    return stations.packets();
   }
 
   /** The frames of the last link. */
@@ -164,7 +171,7 @@ final class LivePane extends HBox {
               desk.review().map(r -> r.axis().name()).orElse("no axis"));
       settings.begin(desk.review().map(AxisReview::assembly).orElse(null));
       mapSaid.setText(joinedWords());
-      desk.stopWith(() -> stopping.stop(link));
+      desk.live().stopWith(() -> stopping.stop(link));
       next.command(this::identify);
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
@@ -190,8 +197,8 @@ final class LivePane extends HBox {
     watch = null;
     joined = Joined.NONE;
     recent.clear();
-    desk.armed().set(null);
-    desk.stopWith(null);
+    desk.live().armed().set(null);
+    desk.live().stopWith(null);
     settings.begin(null);
     readout.begin();
     if (old != null) {
@@ -209,7 +216,7 @@ final class LivePane extends HBox {
     command.showWritten(from.log());
     // Asked now and not when it was read: it may have been armed meanwhile.
     if (!from.isArmed()) {
-      desk.armed().set(null);
+      desk.live().armed().set(null);
     }
   }
 
@@ -251,7 +258,7 @@ final class LivePane extends HBox {
     try {
       LiveLink link = now.link();
       link.arm(who);
-      desk.armed().set(new Desk.Armed("%s, %s".formatted(joined.name(), link.where())));
+      desk.live().armed().set(new LiveState.Armed("%s, %s".formatted(joined.name(), link.where())));
     } catch (IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }

@@ -26,7 +26,7 @@ final class LiveStop {
       link.stop();
       Platform.runLater(
           () -> {
-            desk.armed().set(null);
+            desk.live().armed().set(null);
             desk.say("stop word written to " + link.where());
           });
     } catch (NotDone e) {

@@ -54,7 +54,7 @@ public final class MapView implements View {
     RegistersPane registers = new RegistersPane(desk);
     put(Mode.REGISTERS, registers, registers::refresh);
     LivePane live = new LivePane(desk);
-    put(Mode.FRAMES, new FramesPane(desk, live::frames), () -> {});
+    put(Mode.FRAMES, new FramesPane(desk, live::frames, live::telegrams), () -> {});
     put(Mode.LIVE, live, live::refresh);
     FindPane find = new FindPane(desk, live.where());
     put(Mode.FIND, find, find::refresh);

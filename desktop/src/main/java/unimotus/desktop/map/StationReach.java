@@ -18,11 +18,13 @@ import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
 import unimotus.core.value.PlacedValue;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.station.CableFields;
 import unimotus.devices.connection.DriveConnection;
 import unimotus.devices.ethercat.master.Pace;
 import unimotus.devices.ethercat.master.StationConnection;
+import unimotus.formats.capture.Packet;
 import unimotus.workbench.capture.FrameRecorder;
 import unimotus.workbench.capture.TelegramRecorder;
 import unimotus.workbench.live.StationStandIns;
@@ -39,6 +41,7 @@ final class StationReach implements Reach {
   private final Label who = Parts.prose("", "ink-label");
   private final Label simulated = Parts.prose("", "ink-caption");
   private final VBox node;
+  private SimulatedFault wrong = SimulatedFault.NONE;
   private @Nullable StationStandIns standIns;
   private @Nullable DriveImage image;
   private @Nullable TelegramRecorder telegrams;
@@ -61,6 +64,7 @@ final class StationReach implements Reach {
             Parts.flow(
                 8,
                 Parts.action("live-stations", "Start simulated stations", this::startStations),
+                faults(),
                 simulated,
                 Parts.quiet("live-bus-capture", "write the telegrams", this::writeTelegrams)),
             Parts.prose(
@@ -78,6 +82,18 @@ final class StationReach implements Reach {
     return field;
   }
 
+  /** What is wrong with stations that are started next, to try what is seen then. */
+  private ChoiceField<SimulatedFault> faults() {
+    ChoiceField<SimulatedFault> field =
+        new ChoiceField<>(
+            "what is wrong with the simulated stations",
+            List.of(SimulatedFault.values()),
+            SimulatedFault::words,
+            f -> wrong = f);
+    field.setId("live-stations-fault");
+    return field.show(wrong);
+  }
+
   private void startStations() {
     try {
       if (standIns != null) {
@@ -88,11 +104,16 @@ final class StationReach implements Reach {
               desk.session().project(),
               desk.session().sheets(),
               StationStandIns.udp(0),
-              System::nanoTime);
+              System::nanoTime,
+              wrong.at(position, desk.session().project()));
       standIns = next;
       fields.show(next.server().port());
       simulated.setText(
-          "%d stations answer at port %d.".formatted(next.stations().size(), next.server().port()));
+          "%d stations answer at port %d%s."
+              .formatted(
+                  next.stations().size(),
+                  next.server().port(),
+                  wrong == SimulatedFault.NONE ? "" : "; wrong: " + wrong.words()));
       next.stations().stream()
           .filter(s -> s.position() == position && !s.still().isEmpty())
           .findFirst()
@@ -110,6 +131,12 @@ final class StationReach implements Reach {
       return;
     }
     desk.dialogs().export("telegrams.pcap").ifPresent(file -> write(last, file));
+  }
+
+  /** The telegrams of the last connection; none before the first. */
+  List<Packet> packets() {
+    TelegramRecorder last = telegrams;
+    return last == null ? List.of() : last.packets();
   }
 
   private void write(TelegramRecorder from, Path file) {
@@ -139,8 +166,9 @@ final class StationReach implements Reach {
     fault = found.isEmpty() ? design.obstacle() : found.get().fault().orElse("");
     image = found.orElse(null);
     who.setText(
-        "Station %d on the cable, from 0: %s, %s"
-            .formatted(position, station.name(), station.type()));
+        "Station %d on the cable, from 0: %s, %s; %s by the last search"
+            .formatted(
+                position, station.name(), station.type(), desk.live().standing(station).words()));
   }
 
   private DriveImage usable() {

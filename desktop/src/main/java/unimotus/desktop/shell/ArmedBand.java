@@ -5,6 +5,7 @@ import javafx.scene.control.Label;
 import javafx.scene.layout.HBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.desktop.Desk;
+import unimotus.desktop.LiveState;
 import unimotus.desktop.kit.Parts;
 
 /**
@@ -23,11 +24,11 @@ final class ArmedBand extends HBox {
     setAlignment(Pos.CENTER_LEFT);
     getChildren()
         .addAll(target, Parts.spring(), Parts.action("armed-stop", "Stop now (F8)", this::stop));
-    desk.armed().addListener((o, was, is) -> show(is));
+    desk.live().armed().addListener((o, was, is) -> show(is));
     show(null);
   }
 
-  private void show(Desk.@Nullable Armed armed) {
+  private void show(LiveState.@Nullable Armed armed) {
     setVisible(armed != null);
     setManaged(armed != null);
     target.setText(
@@ -39,6 +40,6 @@ final class ArmedBand extends HBox {
 
   /** Writes the stop word, armed or not; says whether a drive is joined. */
   boolean stop() {
-    return desk.stop();
+    return desk.live().stop();
   }
 }

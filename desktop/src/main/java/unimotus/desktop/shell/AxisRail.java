@@ -19,6 +19,7 @@ import unimotus.desktop.kit.Styles;
 import unimotus.desktop.station.States;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.live.StationPresence;
 
 /** The axes of the line, how each stands, and the next thing to do for the one looked at. */
 final class AxisRail extends VBox {
@@ -85,6 +86,11 @@ final class AxisRail extends VBox {
     boolean isLine = desk.step().get() == null && !desk.startingAxis().get();
     Styles.choose(line, isLine && !desk.onBus().get());
     Styles.choose(bus, isLine && desk.onBus().get());
+    StationPresence found = desk.live().presence().get();
+    bus.setText(
+        found == null
+            ? "Process-data bus"
+            : "Process-data bus: " + found.summary(desk.session().project()));
     bus.setVisible(!desk.session().project().stations().isEmpty() || desk.onBus().get());
     showNext();
   }

@@ -64,7 +64,7 @@ class IndependentTelegramTest {
     List<byte[]> frames = new ArrayList<>();
     List<String> meant = new ArrayList<>();
     for (int i = 0; i < FRAMES; i++) {
-      Telegram telegram = TelegramTest.made(random);
+      Telegram telegram = RandomTelegrams.made(random);
       frames.add(frame(telegram));
       meant.add(
           String.join(

@@ -3,7 +3,6 @@ package unimotus.devices.ethercat;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Random;
@@ -15,25 +14,6 @@ import org.junit.jupiter.params.provider.CsvSource;
 class TelegramTest {
   private static final int ROUNDS = 5000;
   private static final int DAMAGED = 200_000;
-
-  static Telegram made(Random random) {
-    List<Datagram> datagrams = new ArrayList<>();
-    int count = 1 + random.nextInt(6);
-    for (int i = 0; i < count; i++) {
-      byte[] data = new byte[random.nextInt(200)];
-      random.nextBytes(data);
-      datagrams.add(
-          new Datagram(
-              Command.values()[random.nextInt(Command.values().length)],
-              random.nextInt(256),
-              random.nextInt() & 0xFFFF_FFFFL,
-              data,
-              random.nextInt(8) == 0,
-              random.nextInt(0x1_0000),
-              random.nextInt(0x1_0000)));
-    }
-    return new Telegram(datagrams);
-  }
 
   /** By hand: read of register 0130 of station 1001, two bytes, not yet answered. */
   @Test
@@ -57,7 +37,7 @@ class TelegramTest {
   void whatIsWrittenIsReadAgain() throws TelegramFault {
     Random random = new Random(17);
     for (int i = 0; i < ROUNDS; i++) {
-      Telegram telegram = made(random);
+      Telegram telegram = RandomTelegrams.made(random);
       byte[] bytes = telegram.bytes();
       assertThat(Telegram.of(bytes)).isEqualTo(telegram);
       // An Ethernet frame is filled up to 46 bytes.
@@ -90,7 +70,7 @@ class TelegramTest {
     Random random = new Random(9);
     int faults = 0;
     for (int i = 0; i < DAMAGED; i++) {
-      byte[] bytes = made(random).bytes();
+      byte[] bytes = RandomTelegrams.made(random).bytes();
       for (int c = 0; c <= random.nextInt(3); c++) {
         bytes[random.nextInt(bytes.length)] ^= (byte) (1 << random.nextInt(8));
       }

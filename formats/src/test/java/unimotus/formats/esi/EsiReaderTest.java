@@ -194,6 +194,18 @@ class EsiReaderTest {
         .anyMatch(o -> o.object().equals("0x6060:0") && o.command().data().equals("09"));
   }
 
+  /** A cycle that is not known, or has no such form, is asked for, not passed over. */
+  @Test
+  void anInterpolationTimeThatCannotBeToldIsAskedFor() {
+    for (long cycle : new long[] {0, 257_000}) {
+      assertThat(StartUpOffers.of(delivered("two-axis-servo", 1), List.of(), 8, cycle))
+          .filteredOn(o -> o.command().index() == 0x60C2)
+          .hasSize(2)
+          .noneMatch(StartUpOffers.Offer::isKnown)
+          .anyMatch(o -> o.what().contains(cycle == 0 ? "not known" : "257000 ns"));
+    }
+  }
+
   @Test
   void aNumberThatIsNoneIsToldWithItsPlaceAndTheRestIsKept() throws IOException {
     String spoilt =

@@ -1,7 +1,9 @@
 package unimotus.workbench.live;
 
+import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.BusStation;
@@ -16,17 +18,38 @@ public final class StationPresence {
   private final List<BusStation> stations;
   private final int answering;
   private final BusComparison comparison;
-  private final Map<String, String> words;
+  private final Map<String, Standing> standings;
+
+  /**
+   * Where a station stands, told apart by whether what the project says of it is in the device.
+   *
+   * @param is the kind
+   * @param words the kind with its state
+   */
+  public record Standing(Kind is, String words) {
+    /** Told of a station that was not searched for. */
+    public static final Standing OFFLINE = new Standing(Kind.OFFLINE, "offline");
+
+    /** How far what the project says is in the device. */
+    public enum Kind {
+      /** Nobody answers, or nobody was asked: what is shown is in no device that is known. */
+      OFFLINE,
+      /** It answers and does not take part yet, or the project was changed since. */
+      PENDING,
+      /** It answers as the project says and takes part with its image. */
+      ONLINE
+    }
+  }
 
   private StationPresence(
       List<BusStation> stations,
       int answering,
       BusComparison comparison,
-      Map<String, String> words) {
+      Map<String, Standing> standings) {
     this.stations = stations;
     this.answering = answering;
     this.comparison = comparison;
-    this.words = words;
+    this.standings = standings;
   }
 
   /** Holds a search against a project. */
@@ -34,32 +57,34 @@ public final class StationPresence {
     List<BusStation> stations = project.stations();
     List<ExpectedStation> expected = stations.stream().map(ExpectedStation::of).toList();
     BusComparison comparison = BusComparison.of(expected, result.answering());
-    Map<String, String> words = new HashMap<>();
+    Map<String, Standing> standings = new HashMap<>();
     int next = 0;
     for (BusComparison.Pair pair : comparison.pairs()) {
       if (pair.expected() != null) {
         // Pairs stand in the order of the cable, as the stations of the project do.
         BusStation station = stations.get(next++);
-        words.put(station.id(), words(station, pair.found(), result));
+        standings.put(station.id(), standing(station, pair.found(), result));
       }
     }
-    return new StationPresence(stations, result.stations().size(), comparison, words);
+    return new StationPresence(stations, result.stations().size(), comparison, standings);
   }
 
-  private static String words(
+  private static Standing standing(
       BusStation station, @Nullable AnsweringStation found, StationSearch.Result result) {
     if (found == null) {
-      return "does not answer";
+      return new Standing(Standing.Kind.OFFLINE, "does not answer");
     }
     boolean isIt =
         found.vendor() == station.vendor()
             && found.product() == station.product()
             && found.revision() == station.revision();
     if (!isIt) {
-      return "another device answers";
+      return new Standing(Standing.Kind.OFFLINE, "another device answers");
     }
     String state = result.state(found.position());
-    return (result.isActive(found.position()) ? "online, " : "pending, ") + state;
+    return result.isActive(found.position())
+        ? new Standing(Standing.Kind.ONLINE, "online, " + state)
+        : new Standing(Standing.Kind.PENDING, "pending, " + state);
   }
 
   /** Whether the stations of the project are others than those it was held against. */
@@ -78,8 +103,24 @@ public final class StationPresence {
     return comparison.doubts();
   }
 
-  /** Where a station stands: online, pending, or not there. */
-  public String words(BusStation station) {
-    return words.getOrDefault(station.id(), "not searched for");
+  /** Where a station of a project stands; what was changed since is in no device. */
+  public Standing standing(BusStation station) {
+    Standing then = standings.getOrDefault(station.id(), Standing.OFFLINE);
+    boolean isOther = stations.stream().noneMatch(station::equals);
+    return isOther && then.is() != Standing.Kind.OFFLINE
+        ? new Standing(Standing.Kind.PENDING, "pending: changed in the project since")
+        : then;
+  }
+
+  /** How many stations of a project stand where, in a few words. */
+  public String summary(Project project) {
+    List<String> parts = new ArrayList<>();
+    for (Standing.Kind kind : Standing.Kind.values()) {
+      long count = project.stations().stream().filter(s -> standing(s).is() == kind).count();
+      if (count > 0) {
+        parts.add("%d %s".formatted(count, kind.name().toLowerCase(Locale.ROOT)));
+      }
+    }
+    return String.join(", ", parts);
   }
 }

@@ -89,29 +89,67 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
   }
 
   /**
-   * Starts the stations of a project. A project without any gets a coupler and a drive for each
-   * axis with an induction motor and a load.
+   * Starts the stations of a project, right ones.
    *
-   * @param nanos a clock in nanoseconds
    * @throws IllegalArgumentException where a station is not described, or there are more than fit
    *     on one cable
    * @throws IOException where the place cannot be had
    */
   public static StationStandIns start(
       Project project, SheetCatalogue sheets, Place place, LongSupplier nanos) throws IOException {
+    return start(project, sheets, place, nanos, List.of());
+  }
+
+  /**
+   * Starts the stations of a project. A project without any gets a coupler and a drive for each
+   * axis with an induction motor and a load.
+   *
+   * @param nanos a clock in nanoseconds
+   * @param faults what is wrong with them
+   * @throws IllegalArgumentException where a station is not described, or there are more than fit
+   *     on one cable
+   * @throws IOException where the place cannot be had
+   */
+  public static StationStandIns start(
+      Project project,
+      SheetCatalogue sheets,
+      Place place,
+      LongSupplier nanos,
+      List<StationFault> faults)
+      throws IOException {
     List<Placed> placed = new ArrayList<>();
     for (BusStation each :
         project.stations().isEmpty() ? usual(project, sheets) : project.stations()) {
       placed.add(
           placed(
               StationDesign.of(each, sheets.descriptions()),
+              identity(each, placed.size(), faults),
               placed.size(),
               Driven.of(project, sheets, each),
               Positioned.of(project, sheets, each),
               nanos));
     }
     Ring ring = new Ring(placed.stream().map(Placed::station).toList());
-    return new StationStandIns(place.start(ring), placed);
+    StationStandIns started = new StationStandIns(place.start(ring), placed);
+    try {
+      StationFault.show(faults, started);
+    } catch (IllegalArgumentException none) {
+      started.close();
+      throw none;
+    }
+    return started;
+  }
+
+  private static StationIdentity identity(
+      BusStation station, int position, List<StationFault> faults) {
+    StationIdentity own =
+        new StationIdentity(
+            station.vendor(),
+            station.product(),
+            station.revision(),
+            FIRST_SERIAL + position,
+            station.alias());
+    return StationFault.revision(faults, position).map(own::withRevision).orElse(own);
   }
 
   private static List<BusStation> usual(Project project, SheetCatalogue sheets) {
@@ -237,6 +275,7 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
 
   private static Placed placed(
       StationDesign design,
+      StationIdentity identity,
       int position,
       Driven driven,
       Positioned positioned,
@@ -249,9 +288,6 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
                 () ->
                     new IllegalArgumentException(
                         "%s: %s".formatted(each.name(), design.obstacle())));
-    StationIdentity identity =
-        new StationIdentity(
-            each.vendor(), each.product(), each.revision(), FIRST_SERIAL + position, each.alias());
     DeviceObjects objects = new DeviceObjects(setup, identity);
     if (!positioned.axes().isEmpty() && ServoDevice.fits(objects, positioned.axes().size())) {
       ServoDevice servo =

@@ -154,12 +154,10 @@ public final class StationConnection implements DriveConnection {
     for (PlacedValue value : together) {
       ObjectEntry object = value instanceof ImageEntry entry ? entry.object() : (ObjectEntry) value;
       StationRun now = run;
-      Optional<byte[]> inImage =
-          now != null && value instanceof ImageEntry entry && entry.direction() == Direction.INPUTS
-              ? now.input(entry)
-              : Optional.empty();
-      if (inImage.isPresent()) {
-        read.put(value, object.read(inImage.get()));
+      if (now != null
+          && value instanceof ImageEntry entry
+          && entry.direction() == Direction.INPUTS) {
+        read.put(value, object.read(now.input(entry)));
       } else {
         read(value, object, read, refusals);
       }

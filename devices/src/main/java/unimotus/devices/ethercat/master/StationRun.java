@@ -1,9 +1,7 @@
 package unimotus.devices.ethercat.master;
 
 import java.io.IOException;
-import java.util.Arrays;
 import java.util.List;
-import java.util.Optional;
 import unimotus.core.esi.Direction;
 import unimotus.core.esi.StartUpCommand;
 import unimotus.core.processdata.DriveImage;
@@ -94,8 +92,9 @@ final class StationRun implements AutoCloseable {
     byte[] outputs = new byte[length];
     image
         .modePlace()
-        .filter(p -> p.bitOffset() == 0 && p.entry().bitLength() == Byte.SIZE)
-        .ifPresent(p -> image.mode().ifPresent(m -> outputs[p.byteOffset()] = (byte) m.number()));
+        .filter(p -> p.entry().bitLength() == Byte.SIZE)
+        .ifPresent(
+            p -> image.mode().ifPresent(m -> p.put(outputs, new byte[] {(byte) m.number()})));
     return outputs;
   }
 
@@ -132,9 +131,6 @@ final class StationRun implements AutoCloseable {
    * @throws IOException where the gate keeps it back, or the run ends meanwhile
    */
   void output(ImageEntry entry, byte[] data, Gate gate) throws IOException {
-    if (entry.place().bitOffset() != 0) {
-      throw new Unexpected("%s does not begin with a byte".formatted(entry.where()));
-    }
     gate.pass(() -> put(entry, data));
     long begun = run.counted().cycles();
     long end = System.nanoTime() + CHANGE_MILLISECONDS * NANOS_PER_MILLI;
@@ -150,19 +146,13 @@ final class StationRun implements AutoCloseable {
   }
 
   private synchronized void put(ImageEntry entry, byte[] data) {
-    System.arraycopy(data, 0, outputs, entry.place().byteOffset(), data.length);
+    entry.place().put(outputs, data);
     cyclic.outputs(member, outputs);
   }
 
-  /** The bytes of an input as they came last; empty where it does not begin with a byte. */
-  Optional<byte[]> input(ImageEntry entry) {
-    if (entry.place().bitOffset() != 0) {
-      return Optional.empty();
-    }
-    byte[] inputs = cyclic.inputs(member);
-    int from = entry.place().byteOffset();
-    return Optional.of(
-        Arrays.copyOfRange(inputs, from, from + entry.place().entry().bitLength() / Byte.SIZE));
+  /** The bytes of an input as they came last. */
+  byte[] input(ImageEntry entry) {
+    return entry.place().taken(cyclic.inputs(member));
   }
 
   /** The station waits as long as before. */

@@ -10,6 +10,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Random;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -17,6 +18,8 @@ import org.junit.jupiter.api.io.TempDir;
 import unimotus.core.processdata.ObjectAbort;
 import unimotus.devices.connection.Gate;
 import unimotus.devices.ethercat.Telegram;
+import unimotus.devices.ethercat.TelegramPart;
+import unimotus.devices.ethercat.explain.ExplainedTelegram;
 import unimotus.devices.ethercat.mailbox.Aborted;
 import unimotus.devices.ethercat.station.Ring;
 import unimotus.devices.ethercat.station.Station;
@@ -166,7 +169,81 @@ class IndependentConversationTest {
       same++;
     }
     mails();
+    explained();
     System.out.printf("telegrams of conversations decoded alike: %d of %d%n", same, frames.size());
+  }
+
+  /** Each part that is told, beside the field the analyser finds there. */
+  private void explained() throws Exception {
+    List<String> seen =
+        decoded(
+            "ecat_mailbox.length",
+            "ecat_mailbox.coe.sdoidx",
+            "ecat_mailbox.coe.sdosub",
+            "ecat_mailbox.coe.abortcode",
+            "ecat_mailbox.coe.sdoinfoindex",
+            "ecat.syncman.start",
+            "ecat.syncman.len",
+            "ecat.fmmu.lstart",
+            "ecat.fmmu.llen");
+    int mails = 0;
+    int registers = 0;
+    for (int i = 0; i < frames.size(); i++) {
+      List<TelegramPart> parts = ExplainedTelegram.of(frames.get(i)).parts();
+      String[] cells = seen.get(i).split(";", -1);
+      // The analyser names no object beside an abort.
+      boolean isAbort = !cells[3].isEmpty();
+      String mail =
+          "%s;%s;%s;%s"
+              .formatted(
+                  first(parts, "mail length").replace(" bytes", ""),
+                  isAbort ? "" : first(parts, "object"),
+                  isAbort ? "" : first(parts, "subindex"),
+                  first(parts, "abort").split(",")[0].toLowerCase(Locale.ROOT));
+      String object = cells[1].isEmpty() ? cells[4] : cells[1];
+      assertThat(mail)
+          .isEqualTo(
+              "%s;%s;%s;%s"
+                  .formatted(
+                      cells[0],
+                      object.toUpperCase(Locale.ROOT).replace('X', 'x'),
+                      cells[2].isEmpty() ? "" : String.valueOf(Integer.decode(cells[2])),
+                      cells[3]));
+      mails += cells[0].isEmpty() ? 0 : 1;
+      if (!cells[5].isEmpty() && cells[5].split(",").length == 1) {
+        assertThat(meaning(parts, "sync manager"))
+            .startsWith(
+                "from 0x%04X, %d bytes,"
+                    .formatted(Integer.decode(cells[5]), Integer.decode(cells[6])));
+        registers++;
+      }
+      if (!cells[7].isEmpty() && cells[7].split(",").length == 1) {
+        assertThat(meaning(parts, "memory mapping"))
+            .startsWith(
+                "logical 0x%08X, %d bytes,"
+                    .formatted(Long.decode(cells[7]), Integer.decode(cells[8])));
+        registers++;
+      }
+    }
+    System.out.printf("mails explained alike: %d, registers: %d%n", mails, registers);
+    assertThat(mails).isGreaterThan(300);
+    assertThat(registers).isGreaterThan(10);
+  }
+
+  private static String first(List<TelegramPart> parts, String name) {
+    return parts.stream()
+        .filter(p -> p.name().equals(name))
+        .map(TelegramPart::meaning)
+        .findFirst()
+        .orElse("");
+  }
+
+  private static String meaning(List<TelegramPart> parts, String begins) {
+    return parts.stream()
+        .filter(p -> p.name().startsWith(begins))
+        .map(TelegramPart::meaning)
+        .findFirst()
+        .orElse("");
   }
 
   /** The accesses that began, in order: those that went out, each with its answer. */

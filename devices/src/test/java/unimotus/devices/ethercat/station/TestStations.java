@@ -14,8 +14,12 @@ import unimotus.core.esi.ObjectDictionary;
 import unimotus.core.esi.ObjectPart;
 import unimotus.core.esi.Pdo;
 import unimotus.core.esi.PdoEntry;
+import unimotus.core.esi.StartUpCommand;
 import unimotus.core.esi.SyncManager;
+import unimotus.core.machine.BusStation;
 import unimotus.core.motion.ShaftLoad;
+import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.StationDesign;
 import unimotus.core.processdata.StationSetup;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.value.Access;
@@ -24,6 +28,8 @@ import unimotus.core.value.Access;
 public final class TestStations {
   /** The text of object 0x2000, longer than a mailbox. */
   public static final String LONG_TEXT = "a text that does not fit into one mail; ".repeat(10);
+
+  private static final long VENDOR = 0xFFFF0001L;
 
   private static final List<SyncManager> MANAGERS =
       List.of(
@@ -119,26 +125,33 @@ public final class TestStations {
 
   /** Control word and target velocity out, status word and velocity in. */
   public static StationSetup drive() {
+    return drive(List.of());
+  }
+
+  /** The same with something before the words, on both sides. */
+  public static StationSetup drive(List<PdoEntry> before) {
     List<Pdo> pdos =
         List.of(
             pdo(
                 0x1600,
                 Direction.OUTPUTS,
                 2,
-                List.of(
+                behind(
+                    before,
                     PdoEntry.of(0x6040, 0, 16, "control word", "UINT"),
                     PdoEntry.of(0x6042, 0, 16, "target velocity", "INT"))),
             pdo(
                 0x1A00,
                 Direction.INPUTS,
                 3,
-                List.of(
+                behind(
+                    before,
                     PdoEntry.of(0x6041, 0, 16, "status word", "UINT"),
                     PdoEntry.of(0x6044, 0, 16, "velocity", "INT"))));
     List<DictionaryObject> objects =
         List.of(
-            list(0x1600, "UDINT", 32, 2),
-            list(0x1A00, "UDINT", 32, 2),
+            list(0x1600, "UDINT", 32, 3),
+            list(0x1A00, "UDINT", 32, 3),
             list(0x1C12, "UINT", 16, 1),
             list(0x1C13, "UINT", 16, 1),
             variable(0x2000, "UINT", 16, Access.READ_WRITE, null),
@@ -151,9 +164,33 @@ public final class TestStations {
     return new StationSetup(device("DRIVE", 0x22, pdos, objects), List.of(), null);
   }
 
+  /** What of such a drive stands in its image, started in velocity mode. */
+  public static DriveImage image(StationSetup setup) {
+    BusStation station =
+        new BusStation(
+            "s",
+            "Drive by hand",
+            "DRIVE",
+            VENDOR,
+            setup.device().productCode(),
+            setup.device().revision(),
+            0,
+            List.of(),
+            null,
+            List.of(StartUpCommand.number("PS", 0x6060, 0, 2, 1, "velocity mode")),
+            "");
+    return DriveImage.of(new StationDesign(station, setup, "")).orElseThrow();
+  }
+
+  private static List<PdoEntry> behind(List<PdoEntry> before, PdoEntry... entries) {
+    List<PdoEntry> all = new ArrayList<>(before);
+    all.addAll(List.of(entries));
+    return all;
+  }
+
   private static StationIdentity identity(StationSetup setup, int number) {
     return new StationIdentity(
-        0xFFFF0001L, setup.device().productCode(), setup.device().revision(), 100 + number, number);
+        VENDOR, setup.device().productCode(), setup.device().revision(), 100 + number, number);
   }
 
   /** A station with entries of odd lengths and no behaviour; its number is its alias. */
@@ -165,7 +202,11 @@ public final class TestStations {
 
   /** A drive of 0.75 kW that ramps to 50 Hz in a fifth of a second; its number is its alias. */
   public static Station drive(int number, LongSupplier nanos) {
-    StationSetup setup = drive();
+    return drive(number, drive(), nanos);
+  }
+
+  /** The same with another image. */
+  public static Station drive(int number, StationSetup setup, LongSupplier nanos) {
     StationIdentity identity = identity(setup, number);
     BenchSetup bench =
         new BenchSetup(

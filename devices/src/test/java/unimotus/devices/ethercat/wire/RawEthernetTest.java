@@ -12,11 +12,17 @@ import java.util.List;
 import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
+import unimotus.core.processdata.DriveImage;
+import unimotus.core.value.HeldValue;
+import unimotus.core.value.PlacedValue;
+import unimotus.core.value.ValueRole;
 import unimotus.devices.connection.Gate;
 import unimotus.devices.ethercat.master.BusScan;
 import unimotus.devices.ethercat.master.CyclicImage;
 import unimotus.devices.ethercat.master.CyclicRun;
 import unimotus.devices.ethercat.master.Exchange;
+import unimotus.devices.ethercat.master.Pace;
+import unimotus.devices.ethercat.master.StationConnection;
 import unimotus.devices.ethercat.master.StationLink;
 import unimotus.devices.ethercat.master.StationStart;
 import unimotus.devices.ethercat.station.Ring;
@@ -65,6 +71,34 @@ class RawEthernetTest {
     }
   }
 
+  /** The same two ends with a drive, reached as Live reaches it. */
+  static final class Commanded {
+    private Commanded() {}
+
+    public static void main(String[] arguments) throws Exception {
+      DriveImage image = TestStations.image(TestStations.drive());
+      Ring ring = new Ring(List.of(TestStations.drive(1, System::nanoTime)));
+      try (RingServer server = RingServer.ethernet(ring, "far");
+          StationConnection drive =
+              new StationConnection(
+                  Cable.ethernet("near"), 0, image, new Pace(4000, 1000), Exchange.Tap.NONE)) {
+        drive.write(image.entry(ValueRole.REFERENCE).orElseThrow(), 300, Gate.OPEN);
+        PlacedValue control = image.entry(ValueRole.CONTROL_WORD).orElseThrow();
+        for (int word : new int[] {0x06, 0x07, 0x7F}) {
+          drive.write(control, word, Gate.OPEN);
+        }
+        TimeUnit.SECONDS.sleep(2);
+        PlacedValue status = image.entry(ValueRole.STATUS_WORD).orElseThrow();
+        HeldValue held = drive.read(List.of(status), new ArrayList<>()).get(status);
+        System.out.printf(
+            "status 0x%02X, %s, %s%n",
+            (int) ((HeldValue.Number) held).value() & 0x6F,
+            drive.standing().substring(0, 5),
+            server.fault());
+      }
+    }
+  }
+
   private static int run(List<String> out, String... command) throws Exception {
     Process process = new ProcessBuilder(command).redirectErrorStream(true).start();
     new String(process.getInputStream().readAllBytes(), StandardCharsets.UTF_8)
@@ -103,6 +137,14 @@ class RawEthernetTest {
       System.err.println("NOT CHECKED: no right to make a network, Ethernet frames were not sent");
     }
     assumeTrue(can);
+    assertThat(inNetwork(Conversation.class))
+        .isEqualTo("text 400, cycles many, partial 0, repeated 0, ");
+    // IEC 61800-7-201, from memory: operation enabled is x01x 0111.
+    assertThat(inNetwork(Commanded.class)).isEqualTo("status 0x27, in OP, ");
+  }
+
+  /** The last line a program prints there. */
+  private static String inNetwork(Class<?> program) throws Exception {
     List<String> out = new ArrayList<>();
     int code =
         run(
@@ -114,9 +156,9 @@ class RawEthernetTest {
             Path.of(System.getProperty("java.home"), "bin", "java").toString(),
             "-cp",
             System.getProperty("java.class.path"),
-            Conversation.class.getName());
+            program.getName());
     assertThat(code).as(String.join("\n", out)).isZero();
-    assertThat(out).last().asString().isEqualTo("text 400, cycles many, partial 0, repeated 0, ");
+    return out.get(out.size() - 1);
   }
 
   @Test
