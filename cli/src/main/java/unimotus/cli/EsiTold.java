@@ -11,11 +11,13 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.Direction;
 import unimotus.core.esi.EsiModule;
 import unimotus.core.esi.Slots;
+import unimotus.core.esi.StartUpCommand;
 import unimotus.core.processdata.CycleReview;
 import unimotus.core.processdata.ImageComparison;
 import unimotus.core.processdata.ImagePlace;
 import unimotus.core.processdata.ObjectAbort;
 import unimotus.core.processdata.ProcessImage;
+import unimotus.core.processdata.ProfileMeaning;
 import unimotus.core.processdata.SetupDoubt;
 import unimotus.core.processdata.StartUpCheck;
 import unimotus.core.processdata.StartUpOffers;
@@ -138,7 +140,7 @@ final class EsiTold {
             row.command().object(),
             row.command().data(),
             row.verdict().label(),
-            abort == null ? row.command().comment() : "abort " + abort.told(),
+            abort == null ? purpose(row.command()) : "abort " + abort.told(),
             row.why().isEmpty() ? "" : ": " + row.why());
       }
     }
@@ -162,6 +164,18 @@ final class EsiTold {
                       "%s: %s. %s  [%s]%n",
                       d.severity().label(), d.seen(), d.remedy(), d.source()));
     }
+  }
+
+  /** What it is for, and what its number chooses where the profile says so. */
+  private String purpose(StartUpCommand command) {
+    long value =
+        stations.isEmpty()
+            ? command.number()
+            : StartUpCheck.value(
+                StartUpCheck.dictionary(stations.get(stations.size() - 1)), command);
+    return ProfileMeaning.of(command.index(), command.subindex(), value)
+        .map(m -> command.comment().isBlank() ? m : command.comment() + ": " + m)
+        .orElse(command.comment());
   }
 
   private static void comparison(PrintWriter out, ImageComparison comparison) {

@@ -2,8 +2,11 @@ package unimotus.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Files;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import javafx.scene.control.ComboBox;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
@@ -249,6 +252,41 @@ class BusViewTest extends WindowTest {
         .stream()
         .map(StartUpOffers.Offer::object)
         .toList();
+  }
+
+  /** A gap that is left out shifts all behind it: the first is named, and what the rest reads. */
+  @Test
+  void theControllersListIsLaidBesideTheImage() throws Exception {
+    demo();
+    press("#station-slicer-drive");
+    press("#bus-controller_list");
+    assertThat(shows("Paste the declarations of the controller")).isTrue();
+    list("Controlword : UINT;\nModes_of_operation : SINT;\nTarget_position : DINT;\n");
+    assertThat(
+            shows("First difference: Target_position at 3.0 covers padding")
+                || shows("First difference: Target_position at 3.0 takes 32 bits as DINT"))
+        .isTrue();
+    assertThat(shows("of the image without a variable")).isTrue();
+    list("Controlword : UINT;\nModes : WORD\n");
+    assertThat(shows("line 2")).isTrue();
+    press("#station-dock-coupler");
+    choose(this, "#controller-list-side", "outputs");
+    answers.file = Files.createTempFile("list", ".csv");
+    Files.writeString(
+        answers.file,
+        "name,type\n"
+            + IntStream.rangeClosed(1, 8)
+                .mapToObj(i -> "Output %d,BOOL\n".formatted(i))
+                .collect(Collectors.joining())
+            + "Output 1,INT\nOutput 2,INT\n");
+    press("#controller-list-read");
+    assertThat(shows("Every variable is where the image has it.")).isTrue();
+    press("#controller-list-clear");
+    assertThat(shows("Paste the declarations")).isTrue();
+  }
+
+  private void list(String text) {
+    interact(() -> lookup("#controller-list").<TextInputControl>query().setText(text));
   }
 
   /** The demo's cycle with its sum; one that does not suit is a finding that leads back here. */

@@ -294,12 +294,12 @@ class MapBusTest extends WindowTest {
     // Modbus Application Protocol V1.1b3, 6.12, worked example (from memory).
     assertThat(hex).endsWith("11 10 00 01 00 02 04 00 0A 01 02");
     press("#capture-add");
-    choose("#compose-kind", BusFields.answer());
+    choose(this, "#compose-kind", "answer");
     assertThat(lookup("#frame-hex").<TextInputControl>query().getText())
         .endsWith("11 10 00 01 00 02");
-    choose("#compose-kind", BusFields.refusal());
+    choose(this, "#compose-kind", "refusal");
     assertThat(shows("illegal data address: the register is not there")).isTrue();
-    choose("#compose-kind", BusFields.request());
+    choose(this, "#compose-kind", "request");
     type("#compose-values", "70000");
     assertThat(shows("value must be 0 to 65535, not 70000")).isTrue();
     interact(

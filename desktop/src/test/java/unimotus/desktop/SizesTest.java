@@ -63,7 +63,7 @@ class SizesTest extends WindowTest {
       fire("#side-" + part);
       look("set up " + part);
     }
-    for (String part : List.of("image", "start_up", "objects", "cycle")) {
+    for (String part : List.of("image", "controller_list", "start_up", "objects", "cycle")) {
       onWindow(desk.navigation()::showBus);
       fire("#station-dock-coupler");
       fire("#bus-" + part);

@@ -22,6 +22,7 @@ import unimotus.core.machine.Neighbourhoods;
 import unimotus.core.machine.Project;
 import unimotus.core.processdata.StationChecks;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.stops.SharedLink;
 
 /** All axes of a line looked over. Immutable. */
 public final class LineReview {
@@ -76,6 +77,7 @@ public final class LineReview {
       }
     }
     stations(project, sheets, shared, line);
+    links(project, own, shared);
     LineSupplies supplies =
         LineSupplies.of(
             project, sheets, around.groups(), previous == null ? null : previous.supplies);
@@ -87,6 +89,24 @@ public final class LineReview {
       all.add(more.isEmpty() ? review : review.with(more));
     }
     return new LineReview(all, own, around, supplies, line);
+  }
+
+  /** What axes of one drive do to its d.c. link together, told by each of them. */
+  private static void links(
+      Project project, Map<String, AxisReview> own, Map<String, List<Finding>> shared) {
+    List<SharedLink.Stopped> stopped = new ArrayList<>();
+    for (Axis axis : project.axes()) {
+      AxisReview review = own.get(axis.id());
+      AxisAssembly assembly = review == null ? null : review.assembly();
+      if (review != null && assembly != null) {
+        stopped.add(new SharedLink.Stopped(assembly, review.stops()));
+      }
+    }
+    for (SharedLink.Found found : SharedLink.check(stopped)) {
+      found
+          .axes()
+          .forEach(a -> shared.computeIfAbsent(a, k -> new ArrayList<>()).add(found.finding()));
+    }
   }
 
   /** Faults of stations, told by the axis of the drive they lead to, else by the line. */

@@ -25,6 +25,7 @@ public final class BusView implements View {
 
   private enum Side {
     IMAGE("Process image"),
+    CONTROLLER_LIST("Controller's list"),
     START_UP("Start-up list"),
     OBJECTS("Objects"),
     CYCLE("Cycle");
@@ -42,6 +43,7 @@ public final class BusView implements View {
   private final Tabs<Side> tabs;
   private final VBox station = Parts.column(10);
   private final ObjectsPane objects = new ObjectsPane();
+  private final ControllerList list;
   private final Node node;
   private Side side = Side.IMAGE;
   private @Nullable String chosen;
@@ -51,6 +53,7 @@ public final class BusView implements View {
     this.desk = desk;
     this.cable = new CablePane(desk, this::choose);
     this.head = new StationHead(desk);
+    this.list = new ControllerList(desk);
     this.tabs =
         new Tabs<>(
             "bus-",
@@ -132,6 +135,7 @@ public final class BusView implements View {
       case IMAGE ->
           new ImagePane(
               design.known().get(), new ImageChoice(desk, design.station(), design.known().get()));
+      case CONTROLLER_LIST -> list.of(design.known().get());
       case START_UP -> new StartUpPane(desk, design);
       case OBJECTS -> objects.of(design.known().get());
       case CYCLE -> new CyclePane(desk);

@@ -11,6 +11,7 @@ import unimotus.core.esi.ObjectDictionary;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.BusStation;
 import unimotus.core.processdata.ObjectAbort;
+import unimotus.core.processdata.ProfileMeaning;
 import unimotus.core.processdata.StartUpCheck;
 import unimotus.core.processdata.StartUpOffers;
 import unimotus.core.processdata.StationDesign;
@@ -133,7 +134,7 @@ final class StartUpPane extends VBox {
           Cells.whole(row.command().object()),
           Cells.whole(value(row, known)),
           Cells.whole(String.valueOf(row.command().bytes()), "ink-label"),
-          Parts.prose(row.command().comment(), "ink-label"),
+          Parts.prose(purpose(row, known), "ink-label"),
           actions(row.number() - first - 1));
       grid.getChildren().forEach(n -> GridPane.setValignment(n, VPos.CENTER));
       line++;
@@ -166,6 +167,17 @@ final class StartUpPane extends VBox {
                 "start-up-remove-" + place,
                 "remove",
                 () -> desk.apply(StationEdits.removeStartUp(station, place))));
+  }
+
+  /** What it is for, and what its number chooses where the profile says so. */
+  private static String purpose(StartUpCheck.Row row, ObjectDictionary known) {
+    String comment = row.command().comment();
+    return ProfileMeaning.of(
+            row.command().index(),
+            row.command().subindex(),
+            StartUpCheck.value(known, row.command()))
+        .map(m -> comment.isBlank() ? m : comment + ": " + m)
+        .orElse(comment);
   }
 
   /** Mapping words are read in hex, all others as numbers. */

@@ -8,6 +8,7 @@ import javafx.scene.Node;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.Desk;
+import unimotus.desktop.frames.FramesPane;
 import unimotus.desktop.kit.Tabs;
 import unimotus.desktop.motion.MotionPane;
 import unimotus.desktop.station.View;

@@ -163,7 +163,10 @@ final class StationReach implements Reach {
     position = desk.session().project().stations().indexOf(station);
     StationDesign design = StationDesign.of(station, axis.get().descriptions());
     Optional<DriveImage> found = DriveImage.of(design);
-    fault = found.isEmpty() ? design.obstacle() : found.get().fault().orElse("");
+    fault =
+        axis.get().isPositioned()
+            ? "a positioning axis is moved by its controller, in its cycle; Live commands speeds only"
+            : found.isEmpty() ? design.obstacle() : found.get().fault().orElse("");
     image = found.orElse(null);
     who.setText(
         "Station %d on the cable, from 0: %s, %s; %s by the last search"

@@ -1,4 +1,4 @@
-/** The station Map: the signal path, control and status words, frames byte by byte. */
+/** The station Map: the signal path, control and status words, registers, a link to the drive. */
 @NullMarked
 package unimotus.desktop.map;
 

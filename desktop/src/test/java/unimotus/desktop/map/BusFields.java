@@ -20,21 +20,6 @@ public final class BusFields {
     choose.accept("#live-baud", baud);
   }
 
-  /** A request is composed. */
-  public static Object request() {
-    return ComposeCard.Kind.REQUEST;
-  }
-
-  /** An answer is composed. */
-  public static Object answer() {
-    return ComposeCard.Kind.ANSWER;
-  }
-
-  /** A refusal is composed. */
-  public static Object refusal() {
-    return ComposeCard.Kind.REFUSAL;
-  }
-
   /** The number of the row of what was found that begins with these words. */
   public static int rowOf(FxRobot robot, String words) {
     Set<Node> buttons =

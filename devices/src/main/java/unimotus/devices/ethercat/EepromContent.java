@@ -6,6 +6,8 @@ import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
+import unimotus.core.machine.BusStation;
 
 /**
  * What a station's EEPROM says of it (ETG.2010, from memory).
@@ -109,6 +111,19 @@ public record EepromContent(
      * @throws IOException where they cannot be read
      */
     byte[] read(int word, int bytes) throws IOException;
+  }
+
+  /**
+   * Why this is not the device a station of a project is; empty where it is that device in that
+   * revision.
+   */
+  public Optional<String> differenceFrom(BusStation meant) {
+    return vendor == meant.vendor() && product == meant.product() && revision == meant.revision()
+        ? Optional.empty()
+        : Optional.of(
+            "vendor 0x%08X, product 0x%08X, revision 0x%08X answers, not 0x%08X, 0x%08X, 0x%08X"
+                .formatted(
+                    vendor, product, revision, meant.vendor(), meant.product(), meant.revision()));
   }
 
   /** The checksum over the first 14 bytes. */

@@ -9,7 +9,6 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.Direction;
-import unimotus.core.machine.BusStation;
 import unimotus.core.processdata.DriveImage;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.ObjectEntry;
@@ -124,20 +123,9 @@ public final class StationConnection implements DriveConnection {
 
   /** Who answers there has to be who is meant: offsets of another device move another thing. */
   private void check(EepromContent found) throws NotDone {
-    BusStation meant = image.design().station();
-    if (found.vendor() != meant.vendor()
-        || found.product() != meant.product()
-        || found.revision() != meant.revision()) {
-      throw new NotDone(
-          "%s: vendor 0x%08X, product 0x%08X, revision 0x%08X answers, not 0x%08X, 0x%08X, 0x%08X"
-              .formatted(
-                  this,
-                  found.vendor(),
-                  found.product(),
-                  found.revision(),
-                  meant.vendor(),
-                  meant.product(),
-                  meant.revision()));
+    Optional<String> other = found.differenceFrom(image.design().station());
+    if (other.isPresent()) {
+      throw new NotDone("%s: %s".formatted(this, other.get()));
     }
   }
 

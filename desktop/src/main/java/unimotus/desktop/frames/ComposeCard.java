@@ -1,11 +1,10 @@
-package unimotus.desktop.map;
+package unimotus.desktop.frames;
 
 import java.util.HexFormat;
 import java.util.List;
 import java.util.function.BiConsumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -22,15 +21,15 @@ final class ComposeCard extends VBox {
   private static final String SERIAL = "serial";
 
   private final BiConsumer<String, Boolean> show;
-  private final TextField transaction = field("compose-transaction", "transaction", "1");
-  private final TextField unit = field("compose-unit", "unit", "1");
-  private final TextField address = field("compose-address", "address", "0");
-  private final TextField count = field("compose-count", "count", "10");
-  private final TextField values = field("compose-values", "values", "1");
-  private final TextField readAddress = field("compose-read-address", "read address", "0");
-  private final FlowPane row = Parts.flow(6);
+  private final ComposeFields row = new ComposeFields(this::compose);
+  private final TextField transaction = row.field("compose-transaction", "transaction", "1", 5);
+  private final TextField unit = row.field("compose-unit", "unit", "1", 5);
+  private final TextField address = row.field("compose-address", "address", "0", 5);
+  private final TextField count = row.field("compose-count", "count", "10", 5);
+  private final TextField values = row.field("compose-values", "values", "1", 5);
+  private final TextField readAddress = row.field("compose-read-address", "read address", "0", 5);
   private final Label trouble = Parts.passing("ink-attention");
-  private final TextField read = field("compose-read", "what is read", "0");
+  private final TextField read = row.field("compose-read", "what is read", "0", 5);
   private final ChoiceField<ExceptionCode> refusals;
   private Kind kind = Kind.REQUEST;
   private int function = 3;
@@ -113,46 +112,33 @@ final class ComposeCard extends VBox {
     fields();
   }
 
-  private TextField field(String id, String name, String text) {
-    TextField field = new TextField(text);
-    field.setId(id);
-    field.setAccessibleText(name);
-    field.setPrefColumnCount(5);
-    field.textProperty().addListener((o, was, is) -> compose());
-    return field;
-  }
-
   /** Only what the function has. */
   private void fields() {
     row.getChildren().clear();
     if (framing.equals(TCP)) {
-      add("transaction", transaction);
+      row.add("transaction", transaction);
     }
-    add("unit", unit);
+    row.add("unit", unit);
     if (kind == Kind.REFUSAL) {
       row.getChildren().addAll(Parts.label("with", "ink-label"), refusals);
       return;
     }
-    add(function == 43 ? "object" : function == 23 ? "write from" : "from", address);
+    row.add(function == 43 ? "object" : function == 23 ? "write from" : "from", address);
     if (function <= 4 || function == 23) {
-      add("count", count);
+      row.add("count", count);
     } else if (function == 43) {
-      add("code 1–4", count);
+      row.add("code 1–4", count);
     }
     if (function == 23) {
-      add("read from", readAddress);
+      row.add("read from", readAddress);
     }
     boolean reads = function <= 4 || function == 23;
     if (kind == Kind.ANSWER && reads) {
-      add("read", read);
+      row.add("read", read);
     }
     if (function > 4 && function != 43) {
-      add(function == 22 ? "and, or" : "values", values);
+      row.add(function == 22 ? "and, or" : "values", values);
     }
-  }
-
-  private void add(String words, TextField field) {
-    row.getChildren().addAll(Parts.label(words, "ink-label"), field);
   }
 
   private void compose() {

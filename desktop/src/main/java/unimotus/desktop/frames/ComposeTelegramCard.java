@@ -1,11 +1,10 @@
-package unimotus.desktop.map;
+package unimotus.desktop.frames;
 
 import java.util.HexFormat;
 import java.util.List;
 import java.util.function.Consumer;
 import javafx.scene.control.Label;
 import javafx.scene.control.TextField;
-import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.VBox;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
@@ -19,14 +18,16 @@ final class ComposeTelegramCard extends VBox {
   private static final HexFormat HEX = HexFormat.ofDelimiter(" ").withUpperCase();
 
   private final Consumer<String> show;
-  private final TextField index = field("telegram-index", "index of the datagram", "1");
-  private final TextField position = field("telegram-position", "position on the cable", "0");
-  private final TextField station = field("telegram-station", "address of the station", "0x1001");
-  private final TextField place = field("telegram-place", "place in the memory", "0x0130");
-  private final TextField logical = field("telegram-logical", "logical address", "0x10000");
-  private final TextField length = field("telegram-length", "bytes that are read", "6");
-  private final TextField data = field("telegram-data", "bytes that are written", "02 00");
-  private final FlowPane row = Parts.flow(6);
+  private final ComposeFields row = new ComposeFields(this::compose);
+  private final TextField index = row.field("telegram-index", "index of the datagram", "1", 6);
+  private final TextField position =
+      row.field("telegram-position", "position on the cable", "0", 6);
+  private final TextField station =
+      row.field("telegram-station", "address of the station", "0x1001", 6);
+  private final TextField place = row.field("telegram-place", "place in the memory", "0x0130", 6);
+  private final TextField logical = row.field("telegram-logical", "logical address", "0x10000", 6);
+  private final TextField length = row.field("telegram-length", "bytes that are read", "6", 6);
+  private final TextField data = row.field("telegram-data", "bytes that are written", "02 00", 6);
   private final Label trouble = Parts.passing("ink-attention");
   private Command command = Command.FPRD;
 
@@ -57,37 +58,24 @@ final class ComposeTelegramCard extends VBox {
     fields();
   }
 
-  private TextField field(String id, String name, String text) {
-    TextField field = new TextField(text);
-    field.setId(id);
-    field.setAccessibleText(name);
-    field.setPrefColumnCount(6);
-    field.textProperty().addListener((o, was, is) -> compose());
-    return field;
-  }
-
   /** Only what the command has. */
   private void fields() {
     row.getChildren().clear();
-    add("index", index);
+    row.add("index", index);
     switch (command.addressing()) {
-      case POSITION -> add("position", position);
-      case STATION -> add("station", station);
+      case POSITION -> row.add("position", position);
+      case STATION -> row.add("station", station);
       case ALL, NONE, LOGICAL -> {
         // Nobody is named.
       }
     }
     boolean isLogical = command.addressing() == Command.Addressing.LOGICAL;
-    add(isLogical ? "logical" : "place", isLogical ? logical : place);
+    row.add(isLogical ? "logical" : "place", isLogical ? logical : place);
     if (command.writes()) {
-      add("data", data);
+      row.add("data", data);
     } else {
-      add("length", length);
+      row.add("length", length);
     }
-  }
-
-  private void add(String words, TextField field) {
-    row.getChildren().addAll(Parts.label(words, "ink-label"), field);
   }
 
   private void compose() {

@@ -1,4 +1,4 @@
-package unimotus.desktop.map;
+package unimotus.desktop.frames;
 
 import javafx.geometry.Insets;
 import javafx.scene.Node;

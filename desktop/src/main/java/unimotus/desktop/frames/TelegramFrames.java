@@ -1,4 +1,4 @@
-package unimotus.desktop.map;
+package unimotus.desktop.frames;
 
 import java.util.List;
 import java.util.function.Supplier;

@@ -1,4 +1,4 @@
-package unimotus.desktop.map;
+package unimotus.desktop.frames;
 
 import java.util.EnumMap;
 import java.util.List;
@@ -15,7 +15,7 @@ import unimotus.formats.capture.Packet;
 import unimotus.workbench.capture.Frame;
 
 /** Frames of either fieldbus, with every byte explained. */
-final class FramesPane extends VBox {
+public final class FramesPane extends VBox {
   private enum Bus {
     REGISTERS("Modbus"),
     PROCESS_DATA("Process data");
@@ -36,7 +36,7 @@ final class FramesPane extends VBox {
    * @param frames gives the frames of the last link under Live
    * @param packets gives the packets of the last connection to a station under Live
    */
-  FramesPane(Desk desk, Supplier<List<Frame>> frames, Supplier<List<Packet>> packets) {
+  public FramesPane(Desk desk, Supplier<List<Frame>> frames, Supplier<List<Packet>> packets) {
     nodes.put(Bus.REGISTERS, new ModbusFrames(desk, frames).node());
     nodes.put(Bus.PROCESS_DATA, new TelegramFrames(desk, packets).node());
     tabs.setPadding(new Insets(6, 16, 0, 16));
