@@ -353,6 +353,11 @@ class BusViewTest extends WindowTest {
       assertThat(shows("Process-data bus: 2 pending")).as("in the rail").isTrue();
       assertThat(shows("pending, INIT: what is shown is not in the device yet")).isTrue();
       press("#station-slicer-drive");
+      press("#scan-blink");
+      waitUntil(() -> message(this).equals("the lamp of Slicer drive blinks"));
+      assertThat(standIns.stations().get(1).station().isBlinking()).isTrue();
+      press("#scan-still");
+      waitUntil(() -> !standIns.stations().get(1).station().isBlinking());
       press("#station-up");
       assertThat(shows("The stations of the project changed since: search again.")).isTrue();
       press("#scan-search");
@@ -362,6 +367,8 @@ class BusViewTest extends WindowTest {
     press("#scan-search");
     assertThat(message(this)).contains("expected a host and a port");
     press("#scan-forget");
+    press("#scan-blink");
+    assertThat(message(this)).contains("search first");
     assertThat(shows("offline: what is shown is the project's")).isTrue();
     assertThat(shows("offline")).isTrue();
   }

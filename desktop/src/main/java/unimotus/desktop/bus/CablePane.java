@@ -2,6 +2,7 @@ package unimotus.desktop.bus;
 
 import java.util.List;
 import java.util.function.Consumer;
+import java.util.stream.IntStream;
 import javafx.geometry.Pos;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
@@ -62,7 +63,11 @@ final class CablePane extends VBox {
     spacer.setMinHeight(14);
     Region gap = new Region();
     gap.setMinHeight(14);
-    scan.refresh();
+    scan.refresh(
+        IntStream.range(0, designs.size())
+            .filter(i -> designs.get(i).station().id().equals(chosen))
+            .findFirst()
+            .orElse(-1));
     getChildren().addAll(spacer, adding(), gap, scan);
   }
 
@@ -102,7 +107,7 @@ final class CablePane extends VBox {
     List<String> facts = facts(design);
     VBox words = new VBox(2, Parts.label(station.name(), "ink-strong"));
     facts.forEach(f -> words.getChildren().add(Parts.label(f, "ink-caption")));
-    words.getChildren().add(Parts.label(desk.live().standing(station).words(), "ink-caption"));
+    words.getChildren().add(Parts.label(desk.live().standing(station).brief(), "ink-caption"));
     button.setGraphic(new HBox(9, mark(design), words));
     button.setAccessibleText("%s, %s".formatted(station.name(), String.join(", ", facts)));
     button.setOnAction(e -> choose.accept(station.id()));

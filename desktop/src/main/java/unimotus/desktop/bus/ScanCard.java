@@ -1,9 +1,11 @@
 package unimotus.desktop.bus;
 
 import java.io.IOException;
+import java.util.List;
 import java.util.function.Supplier;
 import javafx.application.Platform;
 import javafx.scene.layout.VBox;
+import unimotus.core.machine.BusStation;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
 import unimotus.desktop.kit.Parts;
@@ -20,6 +22,7 @@ final class ScanCard extends VBox {
   private final Desk desk;
   private final CableFields fields = new CableFields("scan");
   private final VBox said = Parts.column(4);
+  private int chosen = -1;
 
   /** A card. */
   ScanCard(Desk desk) {
@@ -32,8 +35,38 @@ final class ScanCard extends VBox {
             Parts.flow(
                 6,
                 Parts.action("scan-search", "Search", this::search),
-                Parts.quiet("scan-forget", "forget", () -> desk.live().presence().set(null))),
+                Parts.quiet("scan-forget", "forget", () -> desk.live().presence().set(null)),
+                Parts.quiet("scan-blink", "blink", () -> blink(true)),
+                Parts.quiet("scan-still", "stop blinking", () -> blink(false))),
             said);
+  }
+
+  /** The lamp of the station that is looked at; it has to answer where the project has it. */
+  private void blink(boolean blinks) {
+    List<BusStation> stations = desk.session().project().stations();
+    int position = chosen;
+    if (position < 0
+        || desk.live().standing(stations.get(position)).is()
+            == StationPresence.Standing.Kind.OFFLINE) {
+      desk.refuse("search first, and choose a station that answers: only its lamp may blink");
+      return;
+    }
+    try {
+      Cable cable = fields.cable();
+      begin(() -> blinked(cable, position, blinks, stations.get(position).name()));
+    } catch (IllegalArgumentException refused) {
+      desk.refuse(String.valueOf(refused.getMessage()));
+    }
+  }
+
+  private Runnable blinked(Cable cable, int position, boolean blinks, String name) {
+    try {
+      StationSearch.blink(cable, TIMEOUT_MILLISECONDS, position, blinks);
+      return () ->
+          desk.say(blinks ? "the lamp of %s blinks".formatted(name) : name + " blinks no more");
+    } catch (IOException | IllegalArgumentException silent) {
+      return () -> desk.refuse(String.valueOf(silent.getMessage()));
+    }
   }
 
   private void search() {
@@ -72,8 +105,17 @@ final class ScanCard extends VBox {
     }
   }
 
-  /** Shows what differs from the project as it is now. */
-  void refresh() {
+  /**
+   * Shows what differs from the project as it is now.
+   *
+   * @param position of the station that is looked at, from 0; -1 for none
+   */
+  void refresh(int position) {
+    chosen = position;
+    refresh();
+  }
+
+  private void refresh() {
     said.getChildren().clear();
     StationPresence found = desk.live().presence().get();
     if (found == null) {
@@ -100,6 +142,13 @@ final class ScanCard extends VBox {
                         desk.session().project().stations().size(),
                         found.summary(desk.session().project())),
                 "ink-label"));
+    for (BusStation each : desk.session().project().stations()) {
+      StationPresence.Standing standing = found.standing(each);
+      if (!standing.words().equals(standing.brief())) {
+        said.getChildren()
+            .add(Parts.prose("%s: %s".formatted(each.name(), standing.words()), "ink-attention"));
+      }
+    }
     found
         .doubts()
         .forEach(

@@ -89,9 +89,9 @@ final class StationHead {
   /** What is shown below is the project's: whether it is in the device is said beside the name. */
   private static String words(StationPresence.Standing standing) {
     return switch (standing.is()) {
-      case OFFLINE -> standing.words() + ": what is shown is the project's";
-      case PENDING -> standing.words() + ": what is shown is not in the device yet";
-      case ONLINE -> standing.words();
+      case OFFLINE -> standing.brief() + ": what is shown is the project's";
+      case PENDING -> standing.brief() + ": what is shown is not in the device yet";
+      case ONLINE -> standing.brief();
     };
   }
 

@@ -26,11 +26,16 @@ final class AxisRail extends VBox {
   private static final double WIDE = 196;
   private static final double NARROW = 150;
 
+  /** A held key repeats more often than this. */
+  private static final long LONGEST_REPEAT_NANOS = 250_000_000;
+
   private final Desk desk;
   private final AxisActions actions;
   private final Button bus;
   private final VBox items = new VBox();
   private final VBox next = new VBox(6);
+  private boolean pasteHeld;
+  private long pastedNanos;
 
   AxisRail(Desk desk, AxisActions actions) {
     this.desk = desk;
@@ -55,10 +60,21 @@ final class AxisRail extends VBox {
     setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.V && e.isShortcutDown()) {
-            actions.paste();
+            paste();
             e.consume();
           }
         });
+    setOnKeyReleased(e -> pasteHeld &= e.getCode() != KeyCode.V);
+  }
+
+  /** Once for a key that is held, however often it repeats while the line is looked over. */
+  private void paste() {
+    boolean repeats = pasteHeld && System.nanoTime() - pastedNanos < LONGEST_REPEAT_NANOS;
+    pasteHeld = true;
+    if (!repeats) {
+      actions.paste();
+    }
+    pastedNanos = System.nanoTime();
   }
 
   /** Gives room to the view where there is little. */

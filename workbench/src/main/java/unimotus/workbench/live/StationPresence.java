@@ -30,6 +30,14 @@ public final class StationPresence {
     /** Told of a station that was not searched for. */
     public static final Standing OFFLINE = new Standing(Kind.OFFLINE, "offline");
 
+    private static final String REASON = ", refused";
+
+    /** The words without the reason why a change of state was refused. */
+    public String brief() {
+      int reason = words.indexOf(REASON);
+      return reason < 0 ? words : words.substring(0, reason + REASON.length());
+    }
+
     /** How far what the project says is in the device. */
     public enum Kind {
       /** Nobody answers, or nobody was asked: what is shown is in no device that is known. */

@@ -40,11 +40,9 @@ public final class StationSearch {
       stations = List.copyOf(stations);
     }
 
-    /** The state of the station at a position, and whether it has an error there. */
+    /** The state of the station at a position, and why it is in no other one where it says so. */
     public String state(int position) {
-      StationState state = stations.get(position).standing().state();
-      String name = state == null ? "no state of the standard" : state.label();
-      return stations.get(position).standing().isRefused() ? name + " with an error" : name;
+      return stations.get(position).standing().told();
     }
 
     /** Whether it takes part with its image: SAFE-OP or OP. */
