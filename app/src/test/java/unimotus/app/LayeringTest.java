@@ -150,7 +150,8 @@ class LayeringTest {
           .that()
           .resideInAPackage("unimotus.workbench.live..")
           .and()
-          .haveNameNotMatching(".*\\.(StandIns|DeviceSearch|StationStandIns|StationSearch)(\\$.*)?")
+          .haveNameNotMatching(
+              ".*\\.(StandIns|DeviceSearch|StationStandIns|StationFault|StationSearch)(\\$.*)?")
           .should()
           .dependOnClassesThat()
           .resideInAnyPackage(

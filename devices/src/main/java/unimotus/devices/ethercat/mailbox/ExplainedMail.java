@@ -217,7 +217,7 @@ public final class ExplainedMail {
       case Coe.OBJECT_DESCRIPTION + 1 -> "what the object is";
       case Coe.ENTRY_DESCRIPTION -> "what is the part of the object";
       case Coe.ENTRY_DESCRIPTION + 1 -> "what the part of the object is";
-      case Coe.INFORMATION_ERROR -> "it cannot be told";
+      case Coe.INFORMATION_ERROR -> "an error";
       default -> "%d, not in the standard".formatted(number);
     };
   }
