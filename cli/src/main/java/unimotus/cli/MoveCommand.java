@@ -29,7 +29,9 @@ import unimotus.formats.trace.MoveCsv;
       "Example: unimotus move demo --axis slicer-x",
       "         unimotus move demo --axis slicer-x --at 300mm",
       "         unimotus move demo --axis slicer-x --bits held-start",
-      "         unimotus move demo --axis slicer-z --csv moves.csv"
+      "         unimotus move demo --axis slicer-z --csv moves.csv",
+      "         unimotus move demo --axis slicer-x --run 3",
+      "         unimotus move demo --axis slicer-x --recorded trace.csv"
     })
 final class MoveCommand implements Callable<Integer> {
   private static final double AFTERWARDS = 0.5;
@@ -67,9 +69,27 @@ final class MoveCommand implements Callable<Integer> {
       })
   private String bits;
 
+  @Option(
+      names = "--run",
+      paramLabel = "TIMES",
+      description = "Run the moves on the simulated drive, and lay each over the prediction.")
+  private Integer times;
+
+  @Option(
+      names = "--recorded",
+      paramLabel = "FILE",
+      description = {
+        "Lay a recorded position over the prediction: CSV with a column Time (s) and a column",
+        "Position (mm), in whatever units, from rest on; repeats are found."
+      })
+  private Path recorded;
+
   @Override
   public Integer call() throws IOException {
     ServoAxis servo = servo(input.read().assembly(axis));
+    if (times != null || recorded != null) {
+      return OverlayTold.of(servo, times, recorded).tell(output);
+    }
     if (bits != null) {
       new HandshakeTold(servo, bits).tell(output);
       return 0;

@@ -14,6 +14,7 @@ import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.devices.modbus.Route;
+import unimotus.devices.registers.ServoRegisters;
 import unimotus.devices.serial.Parity;
 import unimotus.devices.serial.SerialSettings;
 import unimotus.workbench.live.StandIns;
@@ -198,6 +199,20 @@ final class ServeCommand implements Callable<Integer> {
                               u.profile().name(),
                               "registers",
                               u.map().entries().stream().map(ServeCommand::document).toList()))
+                  .toList(),
+              "servos",
+              standIns.servos().stream()
+                  .map(
+                      u ->
+                          Output.map(
+                              "unit",
+                              u.number(),
+                              "axis",
+                              u.axis(),
+                              "registers",
+                              ServoRegisters.map().entries().stream()
+                                  .map(ServeCommand::document)
+                                  .toList()))
                   .toList()));
       return;
     }
@@ -206,12 +221,16 @@ final class ServeCommand implements Callable<Integer> {
       output.text().println("  " + NO_PARITY);
     }
     for (StandIns.Placed placed : standIns.units()) {
-      output
-          .text()
-          .printf(
-              "  unit %d  %s, %s; words: %s%n",
-              placed.number(), placed.axis(), placed.drive(), placed.profile().name());
-      registers(placed.map());
+      unit(
+          placed.number(),
+          "%s, %s; words: %s".formatted(placed.axis(), placed.drive(), placed.profile().name()),
+          placed.map());
+    }
+    for (StandIns.PlacedServo servo : standIns.servos()) {
+      unit(
+          servo.number(),
+          "%s, %s; a servo axis, counts of its drive".formatted(servo.axis(), servo.drive()),
+          ServoRegisters.map());
     }
     without.forEach(
         (axis, why) -> output.text().printf("  no simulated drive for %s: %s%n", axis, why));
@@ -234,6 +253,11 @@ final class ServeCommand implements Callable<Integer> {
         entry.scale(),
         "unit",
         entry.unit());
+  }
+
+  private void unit(int number, String words, RegisterMap map) {
+    output.text().printf("  unit %d  %s%n", number, words);
+    registers(map);
   }
 
   private void registers(RegisterMap map) {

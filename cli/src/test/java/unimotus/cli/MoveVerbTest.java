@@ -51,7 +51,8 @@ class MoveVerbTest {
     assertThat(told.at("/moves")).hasSize(12);
     // 600 mm/s · 1 ms · 2184.53
     assertThat(told.at("/largestStepCounts").asLong()).isEqualTo(1311);
-    assertThat(told.at("/gains")).hasSize(9);
+    // As entered, and three degrees of dynamics, each with the load, half and twice of it.
+    assertThat(told.at("/gains")).hasSize(12);
     double kv = told.at("/gains/0/positionGain").asDouble();
     assertThat(told.at("/gains/0/largestFollowingError").asDouble())
         .isCloseTo(600 / kv, within(0.1));
@@ -65,6 +66,26 @@ class MoveVerbTest {
     assertThat(told.at("/motorTurns").asDouble()).isEqualTo(5);
     assertThat(run("move", "demo", "--axis", "slicer-x", "--at", "3bar")).isEqualTo(2);
     assertThat(err.toString()).contains("--at");
+  }
+
+  /** What the simulated drive did lies on the prediction; a recording of half the way does not. */
+  @Test
+  void runsAndRecordingsAreLaidOver() throws IOException {
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--run", "2")).isZero();
+    assertThat(out.toString())
+        .contains("2 repeats of Slicer X, from the simulated drive")
+        .contains("as predicted")
+        .contains("the ends lie");
+    Path csv = folder.resolve("recorded.csv");
+    Files.writeString(
+        csv, "Time (s);Position (mm)\n0;0\n0,05;0\n0,5;75\n1;150\n1,5;75\n2;0\n9;0\n");
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--recorded", csv.toString(), "--json"))
+        .isEqualTo(1);
+    JsonNode told = new ObjectMapper().readTree(out.toString());
+    assertThat(told.at("/repeats/0/way").asDouble()).isCloseTo(0.5, within(0.01));
+    assertThat(told.at("/repeats/0/seen").asText()).contains("0.5 times the way");
+    assertThat(run("move", "demo", "--axis", "slicer-x", "--run", "0")).isEqualTo(2);
+    assertThat(err.toString()).contains("1 to 100 times, not 0");
   }
 
   @Test

@@ -6,6 +6,8 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.finding.Finding;
+import unimotus.core.review.AxisReview;
+import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.wiring.CommandState;
 import unimotus.core.wiring.WiringFault;
 import unimotus.workbench.WorkStep;
@@ -17,6 +19,7 @@ public final class Navigation {
   private final Desk desk;
   private @Nullable Circuit circuit;
   private @Nullable String aim;
+  private @Nullable Finding mended;
   private Consumer<Path> opener = file -> {};
 
   Navigation(Desk desk) {
@@ -49,14 +52,36 @@ public final class Navigation {
     } else if (axis == null) {
       desk.step().set(WorkStep.of(finding.rule()));
     } else {
-      goTo(FindingPlace.of(desk.session().project(), axis, finding));
+      goTo(
+          settingOf(finding)
+              .<Target>map(place -> new Target.Setting(axis, place))
+              .orElseGet(() -> FindingPlace.of(desk.session().project(), axis, finding)));
     }
+  }
+
+  /** Where what the path says is mended in a setting of the drive, which its remedy names. */
+  private Optional<String> settingOf(Finding finding) {
+    if (WorkStep.of(finding.rule()) != WorkStep.MAP) {
+      return Optional.empty();
+    }
+    return desk.review()
+        .map(AxisReview::assembly)
+        .flatMap(
+            axis ->
+                axis.driveSheet().settings().stream()
+                    .map(SettingDefinition::code)
+                    .filter(code -> finding.remedy().contains("(%s ".formatted(code)))
+                    .findFirst()
+                    .map(code -> "axis/%s/drive/%s".formatted(axis.axis().id(), code)));
   }
 
   /** Goes to where something of the line is looked at. */
   public void goTo(Target target) {
     if (target instanceof Target.Station at) {
       desk.show(at.axis(), at.step());
+    } else if (target instanceof Target.Field at) {
+      mended = at.finding();
+      leadTo(at.axis(), at.step());
     } else if (target instanceof Target.Setting at) {
       aimAt(at.axis(), WorkStep.SET_UP, at.place());
     } else if (target instanceof Target.OnBoard at) {
@@ -76,6 +101,10 @@ public final class Navigation {
 
   private void aimAt(String axis, WorkStep there, String place) {
     aim = place;
+    leadTo(axis, there);
+  }
+
+  private void leadTo(String axis, WorkStep there) {
     if (axis.equals(desk.axisId().get()) && desk.step().get() == there) {
       desk.refresh();
     } else {
@@ -100,6 +129,13 @@ public final class Navigation {
     Optional<String> place = Optional.ofNullable(aim);
     aim = null;
     return place;
+  }
+
+  /** The finding whose field somebody wants to be taken to; empty once it was asked for. */
+  public Optional<Finding> takeMended() {
+    Optional<Finding> finding = Optional.ofNullable(mended);
+    mended = null;
+    return finding;
   }
 
   /** The state a circuit was last asked to be opened in; it is handed out once. */

@@ -96,6 +96,7 @@ class MotionViewTest extends WindowTest {
   @Test
   void gainsAreProposedAndEntered() {
     open("slicer-z");
+    onWindow(() -> desk.apply(MotionEdits.change("slicer-z", "no gains", d -> d.withGains(null))));
     press("#motion-loops");
     assertThat(shows("none entered: the calm proposal is run")).isTrue();
     press("#take-medium");
@@ -103,6 +104,25 @@ class MotionViewTest extends WindowTest {
     assertThat(shows("as entered")).isTrue();
     type("#velocity-feed-forward-0-to-1", "2");
     assertThat(shows("velocity feed-forward must be 0 to 1")).isTrue();
+  }
+
+  /** Three runs on the simulated drive lie on the prediction; a changed design drops them. */
+  @Test
+  void aRunIsLaidOverThePrediction() {
+    open("slicer-x");
+    press("#motion-trace");
+    assertThat(shows("Nothing is recorded yet")).isTrue();
+    type("#trace-times", "0");
+    assertThat(shows("the moves are run 1 to 100 times, a whole number, not 0")).isTrue();
+    type("#trace-times", "2");
+    press("#trace-run");
+    assertThat(shows("run on the simulated drive")).isTrue();
+    assertThat(shows("2 repeats; within")).isTrue();
+    assertThat(shows("as predicted")).isTrue();
+    onWindow(
+        () -> desk.apply(MotionEdits.limits("slicer-x", "velocity", l -> l.withVelocity(500))));
+    settle();
+    assertThat(shows("Nothing is recorded yet")).isTrue();
   }
 
   /** A finding leads to the very copy; an axis without moves says what to begin with. */

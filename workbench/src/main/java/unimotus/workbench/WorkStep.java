@@ -77,7 +77,8 @@ public enum WorkStep {
           SUPPLIES_JOINED,
           MIXED_WIRE,
           BURDEN,
-          SHIELD ->
+          SHIELD,
+          LIMIT_SWITCH ->
           WIRE;
       case STOP_UNREACHED,
           NO_SAFETY_STOP,

@@ -143,6 +143,7 @@ public enum Rule {
   LINK_VOLTAGE("MOV-011", "Nominal link voltage is not that of the infeed", "common practice"),
   INFEED_FORCED("MOV-012", "Drive does not wait for its infeed", "common practice"),
   WINDING_VOLTAGE("MOV-013", "Motor is wound for a lower mains", "common practice"),
+  LIMIT_SWITCH("MOV-014", "Switch along the travel is not seen as meant", "common practice"),
   SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
   NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
   WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");

@@ -3,6 +3,7 @@ package unimotus.core.processdata;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalLong;
 import java.util.stream.Collectors;
@@ -11,13 +12,12 @@ import unimotus.core.esi.ObjectDictionary;
 import unimotus.core.esi.StartUpCommand;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.value.PlacedValue;
-import unimotus.core.value.PlacedValues;
 import unimotus.core.value.Scaling;
 import unimotus.core.value.ValueRole;
 import unimotus.core.value.ValueType;
 
 /** What of a drive stands in the image of its station, and in which mode it is commanded. */
-public final class DriveImage implements PlacedValues {
+public final class DriveImage implements DriveView {
   private static final int DIMENSION_FACTOR = 0x604C;
 
   /** The changes of state in their order; what is written on the way down sets nothing up. */
@@ -42,14 +42,34 @@ public final class DriveImage implements PlacedValues {
     return design.known().map(s -> new DriveImage(design, s));
   }
 
-  /** The station. */
+  @Override
   public StationDesign design() {
     return design;
   }
 
-  /** All that stands in it. */
+  @Override
   public ProcessImage image() {
     return image;
+  }
+
+  @Override
+  public List<StartUpCommand> startUp() {
+    return startUp;
+  }
+
+  /** The mode, which a 0 would take away. */
+  @Override
+  public Map<ImagePlace, Integer> resting() {
+    Optional<ImagePlace> place = modePlace();
+    Optional<OperatingMode> mode = mode();
+    return place.isPresent() && mode.isPresent()
+        ? Map.of(place.get(), mode.get().number())
+        : Map.of();
+  }
+
+  @Override
+  public List<Integer> borrowed() {
+    return List.of();
   }
 
   /** Where what chooses the mode is written each cycle; empty where it is not. */
@@ -146,6 +166,7 @@ public final class DriveImage implements PlacedValues {
    * are not in it, in the order of their numbers. A target of another mode is none, nor what the
    * image tells already.
    */
+  @Override
   public List<PlacedValue> values() {
     List<PlacedValue> inImage = new ArrayList<>();
     List<PlacedValue> others = new ArrayList<>();

@@ -31,7 +31,7 @@ public final class Prover {
     }
     Set<String> asked = predictions.stream().map(Prediction::key).collect(Collectors.toSet());
     return new AxisProof(
-        verdicts,
+        ReadyOrder.judge(verdicts, readings),
         readings.stream()
             .filter(r -> !asked.contains(r.prediction()) && !ReadyList.asks(r.prediction()))
             .toList(),

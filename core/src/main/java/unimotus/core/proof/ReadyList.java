@@ -45,6 +45,7 @@ public final class ReadyList {
     list.identification();
     list.power();
     list.setUp();
+    list.items.addAll(ServoReady.of(axis));
     return List.copyOf(list.items);
   }
 
@@ -147,7 +148,7 @@ public final class ReadyList {
     items.add(prediction(key, station, title, how, parts, Derivation.NONE));
   }
 
-  private static Prediction prediction(
+  static Prediction prediction(
       String key, String station, String title, String how, Set<Part> parts, Derivation sum) {
     return new Prediction(
         PREFIX + key,

@@ -1,6 +1,8 @@
 package unimotus.core.proof;
 
+import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Reading;
 import unimotus.core.quantity.QuantityFormat;
@@ -12,9 +14,14 @@ import unimotus.core.quantity.QuantityFormat;
  * @param reading what was seen last, null where nothing was
  * @param outcome what that says
  * @param changed the parts of the design that changed since the reading; empty unless stale
+ * @param redone what it rests on that was done again since, by title; empty unless stale
  */
 public record Verdict(
-    Prediction prediction, @Nullable Reading reading, Outcome outcome, List<Part> changed) {
+    Prediction prediction,
+    @Nullable Reading reading,
+    Outcome outcome,
+    List<Part> changed,
+    List<String> redone) {
 
   /** What a prediction and its reading say together. */
   public enum Outcome {
@@ -35,9 +42,31 @@ public record Verdict(
     }
   }
 
-  /** Takes a copy of the parts. */
+  /** Takes copies. */
   public Verdict {
     changed = List.copyOf(changed);
+    redone = List.copyOf(redone);
+  }
+
+  /** A verdict that no doing again has made stale. */
+  public Verdict(
+      Prediction prediction, @Nullable Reading reading, Outcome outcome, List<Part> changed) {
+    this(prediction, reading, outcome, changed, List.of());
+  }
+
+  /** Why it is stale, in words; empty where it is not. */
+  public String staleBecause() {
+    List<String> why = new ArrayList<>();
+    if (!changed.isEmpty()) {
+      why.add(
+          changed.stream()
+              .map(Part::label)
+              .collect(Collectors.joining(", ", "", " changed since")));
+    }
+    if (!redone.isEmpty()) {
+      why.add(String.join(", ", redone) + ": done again since");
+    }
+    return String.join("; ", why);
   }
 
   /**

@@ -9,6 +9,7 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.identity.IdentityChecks;
+import unimotus.core.interlock.TravelSwitch;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.InfeedChecks;
@@ -69,6 +70,7 @@ public record AxisReview(
     }
     beside.forEach(c -> found.addAll(PathFactory.check(assembly, c)));
     found.addAll(DiscreteChecks.check(assembly));
+    found.addAll(TravelSwitch.check(assembly));
     found.addAll(PathFactory.checkWires(assembly));
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));

@@ -29,7 +29,11 @@ public record MoveDemand(
     double peakWatts,
     double returnedJoules) {
 
-  /** Exact for the polynomials of a phase: torque squared has at most the fourth power of time. */
+  /**
+   * Exact for the polynomials of a phase: torque squared has at most the fourth power of time.
+   * Where gear losses or the returned power change side within a phase there is a kink, so each
+   * phase is summed in {@link #LOOKS} pieces.
+   */
   private static final GaussIntegrator GAUSS = new GaussIntegratorFactory().legendre(7);
 
   /** Where the torque of a phase may turn: its ends, and between them by so many looks. */
@@ -93,13 +97,16 @@ public record MoveDemand(
     }
 
     private double integral(Phase phase, Summed summed) {
-      double half = phase.seconds() / 2;
+      double half = phase.seconds() / LOOKS / 2;
       double sum = 0;
-      for (int i = 0; i < GAUSS.getNumberOfPoints(); i++) {
-        MotionState state = phase.start().after(half * (1 + GAUSS.getPoint(i)));
-        double speed = state.velocity() * scale;
-        double torque = load.torque(speed, state.acceleration() * scale);
-        sum += GAUSS.getWeight(i) * summed.of(torque, speed);
+      for (int piece = 0; piece < LOOKS; piece++) {
+        double middle = (2 * piece + 1) * half;
+        for (int i = 0; i < GAUSS.getNumberOfPoints(); i++) {
+          MotionState state = phase.start().after(middle + half * GAUSS.getPoint(i));
+          double speed = state.velocity() * scale;
+          double torque = load.torque(speed, state.acceleration() * scale);
+          sum += GAUSS.getWeight(i) * summed.of(torque, speed);
+        }
       }
       return sum * half;
     }

@@ -70,7 +70,7 @@ public final class ServoMotion {
     seen = now;
     double error = kv * (wanted - now) + forward * velocityWanted - speed;
     double asked = kp * error + integral;
-    double given = Math.max(-most, Math.min(most, asked));
+    double given = asked > most ? most : asked < -most ? -most : asked;
     if (given == asked) {
       // At the limit the integral waits, or it would carry the axis past its place.
       integral += perTick * error;

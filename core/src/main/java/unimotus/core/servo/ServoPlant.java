@@ -21,12 +21,15 @@ final class ServoPlant {
   private final double stiffness;
   private final double damping;
   private final double play;
-  private final double lag;
+  private final double halfPlay;
+  private final double stepPerMotor;
+  private final double stepPerLoad;
   private final double step;
 
   /** What is left of a difference in torque after a step, by the lag of the current loop. */
   private final double left;
 
+  private final double lagsPerStep;
   private final double reciprocal;
   private final double full;
   private final double reduced;
@@ -53,9 +56,12 @@ final class ServoPlant {
     stiffness = load.stiffnessNewtonMetres();
     damping = rigid ? 0 : 2 * OWN_DAMPING * stiffness / load.resonance();
     play = load.backlashRadians();
-    lag = lagSeconds;
+    halfPlay = play / 2;
+    stepPerMotor = stepSeconds / motorInertia;
+    stepPerLoad = stepSeconds / loadInertia;
     step = stepSeconds;
-    left = lag == 0 ? 0 : Math.exp(-step / lag);
+    left = lagSeconds == 0 ? 0 : Math.exp(-step / lagSeconds);
+    lagsPerStep = lagSeconds / step;
     reciprocal = 1 / efficiency;
     full = 1 / (motorInertia + reciprocal * loadInertia);
     reduced = 1 / (motorInertia + efficiency * loadInertia);
@@ -90,7 +96,7 @@ final class ServoPlant {
     for (int i = 0; i < steps; i++) {
       // Mean of an exponential approach over the step.
       double next = wanted + (torque - wanted) * left;
-      double mean = lag == 0 ? wanted : wanted + (torque - next) * lag / step;
+      double mean = wanted + (torque - next) * lagsPerStep;
       torque = next;
       if (rigid) {
         onePiece(mean, step);
@@ -111,30 +117,31 @@ final class ServoPlant {
     // At rest nothing moves while friction and brake hold, whatever the gear's losses make of it.
     boolean stays = velocity == 0 && Math.abs(free) <= friction + held;
     double next = stays ? 0 : stopped(velocity, velocity + acceleration * h, free, friction + held);
-    position += (velocity + next) / 2 * h;
+    position += (velocity + next) * 0.5 * h;
     velocity = next;
-    loadPosition = position;
-    loadVelocity = velocity;
   }
 
   private void twoMasses(double motorTorque, double h) {
     double twist = position - loadPosition;
-    double taken = twist - Math.max(-play / 2, Math.min(play / 2, twist));
+    double taken = twist > halfPlay ? twist - halfPlay : twist < -halfPlay ? twist + halfPlay : 0;
     double carried = taken == 0 ? 0 : stiffness * taken + damping * (velocity - loadVelocity);
-    double passed = carried * loadVelocity >= 0 ? carried * efficiency : carried / efficiency;
+    double passed = carried * loadVelocity >= 0 ? carried * efficiency : carried * reciprocal;
     double free = passed - weight;
     double pull = free - rubbing(loadVelocity, free, friction) - drag * loadVelocity;
     double turning = motorTorque - carried;
-    double next = velocity + (turning - rubbing(velocity, turning, held)) / motorInertia * h;
+    double next = velocity + (turning - rubbing(velocity, turning, held)) * stepPerMotor;
     velocity = stopped(velocity, next, turning, held);
-    loadVelocity = stopped(loadVelocity, loadVelocity + pull / loadInertia * h, free, friction);
+    loadVelocity = stopped(loadVelocity, loadVelocity + pull * stepPerLoad, free, friction);
     position += velocity * h;
     loadPosition += loadVelocity * h;
   }
 
   /** Dry friction: against the motion; at rest what is needed to stay there, at most its torque. */
   private static double rubbing(double speed, double free, double most) {
-    return speed != 0 ? most * Math.signum(speed) : Math.max(-most, Math.min(most, free));
+    if (speed != 0) {
+      return speed > 0 ? most : -most;
+    }
+    return Math.max(-most, Math.min(most, free));
   }
 
   /** A speed that changes its sign under friction passes rest, and stays there if it is held. */
@@ -152,7 +159,7 @@ final class ServoPlant {
   }
 
   double loadPosition() {
-    return loadPosition;
+    return rigid ? position : loadPosition;
   }
 
   double torque() {

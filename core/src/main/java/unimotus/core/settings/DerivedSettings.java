@@ -172,10 +172,11 @@ public final class DerivedSettings {
   }
 
   private void commands() {
+    boolean overStation = isOverStation();
     choice(
         axis.driveSheet().setting(SettingRole.COMMAND_SOURCE),
-        Option.TERMINALS.word(),
-        "Run and stop come over wires.");
+        overStation ? Option.FIELDBUS.word() : Option.TERMINALS.word(),
+        overStation ? "Commands come over process data." : "Run and stop come over wires.");
     String source = axis.axis().reference().source();
     if (source != null) {
       choice(
@@ -185,6 +186,16 @@ public final class DerivedSettings {
               ? "The speed is entered at the drive."
               : "The reference is wired to " + source + ".");
     }
+  }
+
+  /** A station leads to the drive, and nothing else tells it where to go. */
+  private boolean isOverStation() {
+    Reference reference = axis.axis().reference();
+    return !axis.stations().isEmpty()
+        && reference.output() == null
+        && reference.input() == null
+        && reference.local() == null
+        && reference.presets().isEmpty();
   }
 
   private void reference() {

@@ -14,7 +14,10 @@ import unimotus.core.machine.StopEffect;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 
-/** Axes of one drive ramp into one d.c. link: what they push back at once has to fit together. */
+/**
+ * Axes of one drive, and of drives whose d.c. links are wired together, ramp into one link: what
+ * they push back at once has to fit together.
+ */
 public final class SharedLink {
 
   /**
@@ -49,8 +52,10 @@ public final class SharedLink {
 
   /** Looks over the axes of a line, drive by drive; possibly nothing is found. */
   public static List<Found> check(List<Stopped> line) {
+    LinkNets nets = LinkNets.of(line.stream().map(Stopped::axis).toList());
     Map<String, List<Stopped>> drives = new LinkedHashMap<>();
-    line.forEach(s -> drives.computeIfAbsent(s.axis().drive().id(), k -> new ArrayList<>()).add(s));
+    line.forEach(
+        s -> drives.computeIfAbsent(nets.of(s.axis().drive().id()), k -> new ArrayList<>()).add(s));
     return drives.values().stream()
         .filter(axes -> axes.size() > 1)
         .flatMap(axes -> of(axes).stream())
@@ -60,8 +65,9 @@ public final class SharedLink {
   private static Optional<Found> of(List<Stopped> axes) {
     List<Ramp> ramps = axes.stream().flatMap(a -> worst(a).stream()).toList();
     double returned = ramps.stream().mapToDouble(r -> r.energy().returnedJoules()).sum();
-    double link =
-        ramps.stream().mapToDouble(r -> r.energy().linkJoules()).min().orElse(Double.MAX_VALUE);
+    Map<String, Double> links = new LinkedHashMap<>();
+    ramps.forEach(r -> links.merge(r.axis().drive().id(), r.energy().linkJoules(), Math::min));
+    double link = links.values().stream().mapToDouble(Double::doubleValue).sum();
     if (ramps.size() < 2 || returned <= link) {
       return Optional.empty();
     }
@@ -82,7 +88,13 @@ public final class SharedLink {
                 "devices/" + ramps.get(0).axis().drive().id(),
                 "stopped at once, the axes of %s return %s = %s, the d.c. link takes %s"
                     .formatted(
-                        ramps.get(0).axis().drive().name(), parts, joules(returned), joules(link)),
+                        ramps.stream()
+                            .map(r -> r.axis().drive().name())
+                            .distinct()
+                            .collect(Collectors.joining(" and ")),
+                        parts,
+                        joules(returned),
+                        joules(link)),
                 "The drive trips on over-voltage and the rest of both is a coast, or it stretches their ramps.",
                 "Fit a braking resistor for all axes together, or see to it that they never ramp at once.")));
   }

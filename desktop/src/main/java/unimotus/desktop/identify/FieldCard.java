@@ -103,14 +103,14 @@ public final class FieldCard extends VBox {
   /** A choice of a channel of the controller. */
   public void selector(String name, AxisAssembly axis, Selector selector) {
     String position = axis.controller().selectors().getOrDefault(selector.id(), selector.initial());
-    line(
-        name,
+    ChoiceField<String> field =
         new ChoiceField<>(
-                name,
-                selector.options(),
-                o -> o,
-                o -> desk.apply(Edits.controllerSelector(axis.controller().id(), selector.id(), o)))
-            .show(position));
+            name,
+            selector.options(),
+            o -> o,
+            o -> desk.apply(Edits.controllerSelector(axis.controller().id(), selector.id(), o)));
+    field.setId(id(name));
+    line(name, field.show(position));
   }
 
   /** A number that can be changed. */

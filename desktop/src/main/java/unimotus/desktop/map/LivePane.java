@@ -233,6 +233,11 @@ final class LivePane extends HBox {
           "what is read belongs to %s: go to that axis to record it".formatted(joined.name()));
       return;
     }
+    if (evidence.filter(e -> e.axis().isPositioned()).isPresent()) {
+      desk.refuse(
+          "positions are proved at the load and recorded at Prove; what the drive shows of them is its own count");
+      return;
+    }
     if (evidence.isEmpty()) {
       desk.refuse("this axis has no predictions yet: nothing to hold a reading against");
       return;

@@ -3,14 +3,18 @@ package unimotus.desktop.map;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import javafx.geometry.Insets;
 import javafx.scene.Node;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
 import unimotus.desktop.Desk;
 import unimotus.desktop.frames.FramesPane;
 import unimotus.desktop.kit.Tabs;
 import unimotus.desktop.motion.MotionPane;
+import unimotus.desktop.station.FindingField;
 import unimotus.desktop.station.View;
 
 /** The station Map: what the number becomes on its way, and what the words of a fieldbus say. */
@@ -73,9 +77,7 @@ public final class MapView implements View {
   }
 
   private void show(Mode next) {
-    mode = next;
-    tabs.show(mode);
-    node.getChildren().set(1, nodes.get(mode));
+    turn(next);
     refresh();
   }
 
@@ -92,10 +94,27 @@ public final class MapView implements View {
         .ifPresent(
             place -> {
               motion.aimAt(place);
-              mode = Mode.MOTION;
-              tabs.show(mode);
-              node.getChildren().set(1, nodes.get(mode));
+              turn(Mode.MOTION);
             });
+    Optional<Finding> mended = desk.navigation().takeMended();
+    mended.ifPresent(f -> turn(modeOf(f.rule())));
     Objects.requireNonNull(refreshers.get(mode)).run();
+    mended.ifPresent(f -> FindingField.light(node, f));
+  }
+
+  private void turn(Mode next) {
+    mode = next;
+    tabs.show(mode);
+    node.getChildren().set(1, nodes.get(mode));
+  }
+
+  /** Where what a rule asks for is entered. */
+  private static Mode modeOf(Rule rule) {
+    return switch (rule) {
+      case IO_ADDRESS -> Mode.CONTROLLER;
+      case UNIT_NUMBER, REGISTER_MAP -> Mode.REGISTERS;
+      case WORD_PROFILE -> Mode.WORDS;
+      default -> Mode.PATH;
+    };
   }
 }

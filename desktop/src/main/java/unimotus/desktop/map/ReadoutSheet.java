@@ -14,6 +14,7 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.processdata.ServoByHand;
 import unimotus.core.profile.WordState;
 import unimotus.core.value.PlacedValue;
 import unimotus.core.value.ValueRole;
@@ -139,6 +140,7 @@ final class ReadoutSheet extends VBox {
     PlacedValue drawn =
         first(link, v -> v.value().name().equals(trended))
             .or(() -> first(link, v -> v.value().role() == ValueRole.OUTPUT_FREQUENCY))
+            .or(() -> first(link, v -> v.value().name().equals(ServoByHand.POSITION_NAME)))
             .orElse(null);
     if (drawn == null || sample.value(drawn).isEmpty()) {
       return;

@@ -12,6 +12,7 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.devices.drive.StandInServo;
 import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Route;
 import unimotus.devices.modbus.Troubles;
@@ -75,9 +76,12 @@ final class StandInCard extends VBox {
       standIns = next;
       list.getChildren().setAll(troubles(next));
       next.units().forEach(u -> list.getChildren().add(row(u)));
-      Placed shown =
-          next.units().stream().filter(this::isShown).findFirst().orElse(next.units().get(0));
-      aim.accept(next.server().route(), shown);
+      next.servos().forEach(u -> list.getChildren().add(row(u)));
+      next.units().stream()
+          .filter(this::isShown)
+          .findFirst()
+          .or(() -> next.units().stream().findFirst())
+          .ifPresent(shown -> aim.accept(next.server().route(), shown));
     } catch (IOException | IllegalArgumentException e) {
       desk.refuse(e.getMessage());
     }
@@ -104,6 +108,18 @@ final class StandInCard extends VBox {
             "provoke a fault",
             () -> placed.unit().drive().provoke(PROVOKED_FAULT)),
         strict(placed));
+  }
+
+  private static FlowPane row(StandIns.PlacedServo placed) {
+    return Parts.flow(
+        8,
+        Parts.label(
+            "unit %d: %s, a servo axis in counts".formatted(placed.number(), placed.axis()),
+            "ink-label"),
+        Parts.quiet(
+            "provoke-" + placed.number(),
+            "provoke a fault",
+            () -> placed.unit().servo().provoke(StandInServo.FAULT_LINK)));
   }
 
   private static CheckBox strict(Placed placed) {

@@ -11,11 +11,15 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.BusStation;
+import unimotus.core.motion.ServoAxis;
 import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.DriveView;
+import unimotus.core.processdata.ServoByHand;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordProfile;
+import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.value.PlacedValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
@@ -43,10 +47,12 @@ final class StationReach implements Reach {
   private final VBox node;
   private SimulatedFault wrong = SimulatedFault.NONE;
   private @Nullable StationStandIns standIns;
-  private @Nullable DriveImage image;
+  private @Nullable DriveView image;
+  private OperatingMode mode = OperatingMode.NONE;
   private @Nullable TelegramRecorder telegrams;
   private int position;
   private String fault = "no station leads to this drive";
+  private String byHand = "";
 
   StationReach(Desk desk) {
     this.desk = desk;
@@ -155,6 +161,7 @@ final class StationReach implements Reach {
   @Override
   public void show(Optional<AxisAssembly> axis) {
     image = null;
+    byHand = "";
     if (axis.isEmpty() || axis.get().stations().size() != 1) {
       fault = "exactly one station has to lead to this drive";
       return;
@@ -162,19 +169,49 @@ final class StationReach implements Reach {
     BusStation station = axis.get().stations().get(0);
     position = desk.session().project().stations().indexOf(station);
     StationDesign design = StationDesign.of(station, axis.get().descriptions());
-    Optional<DriveImage> found = DriveImage.of(design);
-    fault =
-        axis.get().isPositioned()
-            ? "a positioning axis is moved by its controller, in its cycle; Live commands speeds only"
-            : found.isEmpty() ? design.obstacle() : found.get().fault().orElse("");
-    image = found.orElse(null);
+    if (axis.get().isPositioned()) {
+      byHand(design, axis.get());
+    } else {
+      Optional<DriveImage> found = DriveImage.of(design);
+      fault = found.isEmpty() ? design.obstacle() : found.get().fault().orElse("");
+      image = found.orElse(null);
+      mode = found.flatMap(DriveImage::mode).orElse(OperatingMode.NONE);
+    }
     who.setText(
         "Station %d on the cable, from 0: %s, %s; %s by the last search"
             .formatted(
                 position, station.name(), station.type(), desk.live().standing(station).words()));
   }
 
-  private DriveImage usable() {
+  /** A positioning axis is taken by hand: its mode is borrowed and put back. */
+  private void byHand(StationDesign design, AxisAssembly assembly) {
+    Optional<ServoAxis> servo = ServoAxis.of(assembly);
+    fault =
+        servo
+            .map(s -> ServoByHand.fault(design, s).orElse(""))
+            .orElseGet(() -> ServoAxis.fault(assembly).orElse("its moves are not entered yet"));
+    Optional<ServoByHand> hand = servo.flatMap(s -> ServoByHand.of(design, s));
+    image = hand.orElse(null);
+    mode = OperatingMode.PROFILE_VELOCITY;
+    byHand = hand.map(h -> told(h, servo.get())).orElse("");
+  }
+
+  private String told(ServoByHand hand, ServoAxis axis) {
+    String hanging =
+        axis.load().weightNewtonMetres() == 0
+            ? ""
+            : axis.brake()
+                .map(
+                    b ->
+                        " Its load is suspended: at a stop the torque goes at once, and it sinks for the %s until the brake has closed."
+                            .formatted(
+                                desk.units().text(b.closeSeconds(), MeasureUnit.SECOND_UNIT)))
+                .orElse(" Its load is suspended and no brake holds it: at a stop it falls.");
+    return "Taken by hand it runs in profile velocity mode at %s %s/s at most; on leaving, its mode is put back and nothing is stored. Its controller has to be stopped or out of the cable meanwhile: beside one that runs, nothing is done.%s"
+        .formatted(desk.units().format().number(hand.mostSpeed()), axis.unit().symbol(), hanging);
+  }
+
+  private DriveView usable() {
     if (image == null || !fault.isEmpty()) {
       throw new IllegalArgumentException(fault);
     }
@@ -195,7 +232,8 @@ final class StationReach implements Reach {
   public String said() {
     return fault.isEmpty()
         ? "Reads %d values of its station; the first command brings it to OP."
-            .formatted(values().size())
+                .formatted(values().size())
+            + (byHand.isEmpty() ? "" : " " + byHand)
         : fault + ".";
   }
 
@@ -207,7 +245,8 @@ final class StationReach implements Reach {
 
   @Override
   public WordProfile profile() {
-    return DriveProfiles.cia402(usable().mode().orElse(OperatingMode.NONE));
+    usable();
+    return DriveProfiles.cia402(mode);
   }
 
   @Override

@@ -13,6 +13,7 @@ import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.FieldbusLink;
+import unimotus.core.processdata.StationWords;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.WordMachine;
@@ -34,10 +35,10 @@ import unimotus.workbench.SetUpEdits;
  * ignored, and the numbers that do what is wanted.
  */
 final class WordsPane extends HBox {
-  private static final double LEAST_WORDS = 540;
+  private static final double LEAST_WORDS = 556;
   private static final double LEAST_SIDE = 240;
   private static final double SIDE = 620;
-  private static final double PROFILES_WIDTH = 320;
+  private static final double PROFILES_WIDTH = 410;
 
   private final Desk desk;
   private final WordField16 status;
@@ -48,6 +49,7 @@ final class WordsPane extends HBox {
   private final Label source = Parts.prose("", "ink-caption");
   private final VBox way = Parts.column(4);
   private final VBox played = Parts.column(2);
+  private final PermissionCard permission;
   private final ChoiceField<String> profiles;
   private final ManualWordsPane manual;
   private final Sides reading;
@@ -66,6 +68,7 @@ final class WordsPane extends HBox {
     setPadding(new Insets(12, 16, 12, 16));
     status = new WordField16("status-word", this::showStatus, desk::refuse);
     control = new WordField16("control-word", this::send, desk::refuse);
+    permission = new PermissionCard(desk);
     List<String> offered = new ArrayList<>();
     DriveProfiles.all().forEach(p -> offered.add(p.name()));
     offered.add(ManualWords.NAME);
@@ -104,6 +107,7 @@ final class WordsPane extends HBox {
         new VBox(
             10,
             Parts.sheet(8, Parts.label("Command", "ink-strong"), intents, Parts.scrolling(way)),
+            permission,
             Parts.sheet(
                 6,
                 Parts.row(
@@ -121,15 +125,23 @@ final class WordsPane extends HBox {
   /** Takes the words of the axis that is shown; what is played on them stays as long as they do. */
   void refresh() {
     Optional<FieldbusLink> link = link();
+    permission.refresh();
     if (isEditing()) {
       manual.show(link.map(FieldbusLink::words).orElse(ManualWords.NONE));
     }
     String axis = String.valueOf(desk.axisId().get());
+    Optional<WordProfile> ofStation =
+        desk.review().map(AxisReview::assembly).flatMap(StationWords::of);
     WordProfile next =
-        link.flatMap(FieldbusLink::usableProfile).orElse(DriveProfiles.CIA_402_VELOCITY);
+        ofStation
+            .or(() -> link.flatMap(FieldbusLink::usableProfile))
+            .orElse(DriveProfiles.CIA_402_VELOCITY);
     if (!axis.equals(shownAxis) || !next.equals(profile)) {
       shownAxis = axis;
-      profiles.show(link.map(FieldbusLink::profile).orElse(next.name()));
+      profiles.show(
+          ofStation.isPresent()
+              ? next.name()
+              : link.map(FieldbusLink::profile).orElse(next.name()));
       choose(next);
     }
   }
@@ -288,7 +300,7 @@ final class WordsPane extends HBox {
       List<Step> steps = new WordMachine(profile).way(at, intent, controlWord);
       way.getChildren()
           .add(
-              Parts.label(
+              Parts.prose(
                   steps.isEmpty()
                       ? "Nothing to send: it is so already."
                       : "To %s send, one after the other:".formatted(intent.label()),

@@ -26,6 +26,7 @@ public final class MotionPane extends VBox {
     SCALING("Scaling"),
     MOVES("Moves"),
     LOOPS("Loops"),
+    TRACE("Trace"),
     BITS("By bits");
 
     private final String label;
@@ -49,6 +50,7 @@ public final class MotionPane extends VBox {
     sides.put(Side.SCALING, new ScalingSide(desk));
     sides.put(Side.MOVES, new MovesSide(desk));
     sides.put(Side.LOOPS, new LoopsSide(desk));
+    sides.put(Side.TRACE, new TraceSide(desk));
     sides.put(Side.BITS, new BitsSide(desk));
     VBox.setVgrow(holder, Priority.ALWAYS);
     getChildren().addAll(tabs, holder);

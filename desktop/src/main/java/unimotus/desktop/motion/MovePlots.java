@@ -15,8 +15,6 @@ import unimotus.desktop.kit.Series;
 
 /** Position, following error and torque over time, their cursors moving together. */
 final class MovePlots extends VBox {
-  private static final double MARGIN = 1.08;
-
   private final Desk desk;
   private final Plot position = new Plot("Position: set-point and load", "s", "");
   private final Plot error = new Plot("Following error", "s", "");
@@ -77,21 +75,7 @@ final class MovePlots extends VBox {
   }
 
   private static void draw(Plot plot, ServoTrace trace, Series... lines) {
-    double low = 0;
-    double high = 0;
-    for (Series line : lines) {
-      for (int i = 0; i < line.size(); i++) {
-        low = Math.min(low, line.y().applyAsDouble(i));
-        high = Math.max(high, line.y().applyAsDouble(i));
-      }
-    }
-    double span = Math.max(1e-9, high - low);
     double end = Math.max(trace.period(), (trace.size() - 1) * trace.period());
-    plot.show(
-        List.of(lines),
-        0,
-        end,
-        low < 0 ? low - span * (MARGIN - 1) : 0,
-        high + span * (MARGIN - 1));
+    Fitted.show(plot, List.of(lines), end);
   }
 }

@@ -1,5 +1,6 @@
 package unimotus.desktop.setup;
 
+import java.util.List;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.TextField;
@@ -8,6 +9,7 @@ import javafx.scene.layout.VBox;
 import unimotus.core.derivation.Step;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Prediction;
+import unimotus.core.proof.ReadyOrder;
 import unimotus.core.proof.Verdict;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Mark;
@@ -78,8 +80,18 @@ public final class ReadyPane extends VBox {
                           verdict.readingText(desk.units().format()),
                           verdict.reading().by(),
                           desk.time(verdict.reading().takenAt()),
-                          verdict.outcome() == Verdict.Outcome.STALE ? ": stale" : ""),
-                  "ink-caption"));
+                          verdict.outcome() == Verdict.Outcome.STALE
+                              ? ": stale, " + verdict.staleBecause()
+                              : ""),
+                  verdict.outcome() == Verdict.Outcome.STALE ? "ink-attention" : "ink-caption"));
+    }
+    List<String> undone = ReadyOrder.makesStale(item, evidence.ready().verdicts());
+    if (!undone.isEmpty()) {
+      words
+          .getChildren()
+          .add(
+              Parts.prose(
+                  "Done anew, it makes stale: " + String.join("; ", undone), "ink-caption"));
     }
     javafx.scene.layout.HBox.setHgrow(words, javafx.scene.layout.Priority.ALWAYS);
     return Parts.row(

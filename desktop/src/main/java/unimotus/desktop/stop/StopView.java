@@ -12,6 +12,8 @@ import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
+import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StopFunction;
@@ -24,6 +26,7 @@ import unimotus.core.stops.StopTimes;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Tabs;
+import unimotus.desktop.station.FindingField;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.StopDesigns;
@@ -140,6 +143,10 @@ public final class StopView implements View {
 
   @Override
   public void refresh() {
+    Finding mended = desk.navigation().takeMended().orElse(null);
+    if (mended != null) {
+      aimAt(mended);
+    }
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
     boolean hasStop = axis != null && !axis.stops().isEmpty();
@@ -164,6 +171,19 @@ public final class StopView implements View {
     Broken known = broken;
     boolean fresh = known != null && known.of().equals(new Subject(axis, stop));
     show(new Shown(axis, judged, fresh && known != null ? known.run() : null));
+    if (mended != null) {
+      FindingField.light(page, mended);
+    }
+  }
+
+  /** The stop and the side a finding is mended at. */
+  private void aimAt(Finding finding) {
+    chosen = finding.place().substring(finding.place().lastIndexOf('/') + 1);
+    if (finding.rule() == Rule.STANDING_BYPASS) {
+      shownSide = Side.RECORD;
+    } else if (finding.rule() == Rule.STOP_DISTANCE) {
+      shownSide = Side.FIGURES;
+    }
   }
 
   /** The stop that was chosen last, while the axis has it; else its first one. */

@@ -34,6 +34,7 @@ import unimotus.desktop.kit.CardRows;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.setup.ReadyPane;
+import unimotus.desktop.station.FindingField;
 import unimotus.desktop.station.FindingList;
 import unimotus.desktop.station.View;
 import unimotus.workbench.Edit;
@@ -72,6 +73,7 @@ final class IdentifyView implements View {
   public void refresh() {
     page.getChildren().clear();
     desk.review().ifPresent(this::show);
+    desk.navigation().takeMended().ifPresent(f -> FindingField.light(node, f));
   }
 
   private void show(AxisReview review) {
@@ -246,14 +248,14 @@ final class IdentifyView implements View {
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     for (Selector selector : axis.driveSheet().selectors()) {
       String position = axis.drive().selectors().getOrDefault(selector.id(), selector.initial());
-      card.line(
-          selector.label(),
+      ChoiceField<String> field =
           new ChoiceField<>(
-                  selector.label(),
-                  selector.options(),
-                  o -> o,
-                  o -> desk.apply(Edits.driveSelector(settings.drive().id(), selector.id(), o)))
-              .show(position));
+              selector.label(),
+              selector.options(),
+              o -> o,
+              o -> desk.apply(Edits.driveSelector(settings.drive().id(), selector.id(), o)));
+      field.setId(FindingField.selector(selector.id()));
+      card.line(selector.label(), field.show(position));
     }
     return card;
   }

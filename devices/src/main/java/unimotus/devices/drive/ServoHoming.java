@@ -8,9 +8,6 @@ import unimotus.core.profile.HomingMethod;
  * pulse where the method says so. Positions are raw counts, speeds counts a second.
  */
 final class ServoHoming {
-  private static final int NEGATIVE = 1;
-  private static final int POSITIVE = 2;
-
   /** Part of the profile velocity while the switch is sought, and while its edge is. */
   private static final double SEEKING = 0.25;
 
@@ -30,15 +27,16 @@ final class ServoHoming {
   private Step step;
   private double edge;
 
-  ServoHoming(HomingMethod method, double profileVelocity, double countsPerTurn) {
+  ServoHoming(
+      HomingMethod method, double profileVelocity, double countsPerTurn, boolean hasHomeSwitch) {
     this.method = method;
     this.most = profileVelocity;
     this.turn = countsPerTurn;
     this.edge = Double.NaN;
-    // It has no home switch: what asks for one cannot be done.
+    // What asks for a switch that is not there cannot be done.
     this.step =
         switch (method.switched()) {
-          case HOME -> Step.FAILED;
+          case HOME -> hasHomeSwitch ? Step.SEEKS : Step.FAILED;
           case NONE -> method.index() ? Step.TO_INDEX : Step.DONE;
           default -> Step.SEEKS;
         };
@@ -70,9 +68,13 @@ final class ServoHoming {
 
   /** Looks at a tick; the place of home once it is found. */
   Optional<Double> tick(double raw, int switches) {
-    boolean acts = (switches & (method.positive() ? POSITIVE : NEGATIVE)) != 0;
+    int limit = method.positive() ? SwitchSense.POSITIVE : SwitchSense.NEGATIVE;
+    boolean isHome = method.switched() == HomingMethod.Switch.HOME;
+    boolean acts = (switches & (isHome ? SwitchSense.HOME : limit)) != 0;
     switch (step) {
-      case SEEKS -> step = acts ? Step.LEAVES : step;
+      case SEEKS ->
+          // Without a home switch it comes to the limit, and there is no home.
+          step = acts ? Step.LEAVES : isHome && (switches & limit) != 0 ? Step.FAILED : step;
       case LEAVES -> {
         if (!acts && !method.index()) {
           return found(raw);

@@ -9,9 +9,7 @@ import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.HomingMethod;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordState;
-import unimotus.core.servo.BrakeTimes;
 import unimotus.core.servo.ServoMotion;
-import unimotus.core.servo.ServoSetup;
 
 /**
  * One axis of a servo drive with motor, encoder, brake and load; it knows no protocol. Its clock
@@ -35,15 +33,11 @@ public final class StandInServo {
   /** Communication lost (IEC 61800-7-201, from memory). */
   public static final int FAULT_LINK = 0x7500;
 
-  private static final long NANOS_PER_SECOND = 1_000_000_000;
-
-  /** What is longer ago than this is not played any more; nobody looked. */
-  private static final double MOST_SECONDS = 10;
-
   private static final int HALT = 0x100;
   private static final int NEW_SET_POINT = 0x10;
   private static final int RELATIVE = 0x40;
   private static final int REACHED = 0x400;
+  private static final int LIMITED = 0x800;
   private static final int MODE_LOW = 0x1000;
   private static final int MODE_HIGH = 0x2000;
   private static final double NEVER = 0xFFFF_FFFFL;
@@ -51,35 +45,9 @@ public final class StandInServo {
   /** A turn within which it counts as standing, for a second. */
   private static final double STANDS_TURNS = 0.002;
 
-  /**
-   * What the axis is built of.
-   *
-   * @param setup motor, load and loops
-   * @param brake its holding brake; null for none
-   * @param countsPerTurn counts shown for a turn of the motor
-   * @param least counts at which the negative limit switch acts; equal to {@code most} for none
-   * @param most counts at which the positive one does
-   * @param start counts where it stands when it is switched on
-   * @param profileVelocity counts a second of its own ramps until another is written
-   * @param acceleration counts a second squared of its own ramps
-   */
-  public record Build(
-      ServoSetup setup,
-      @Nullable BrakeTimes brake,
-      double countsPerTurn,
-      double least,
-      double most,
-      double start,
-      double profileVelocity,
-      double acceleration) {
-    double radians(double counts) {
-      return counts / countsPerTurn * 2 * Math.PI;
-    }
-  }
-
-  private final Build build;
+  private final ServoBuild build;
   private final Supplier<ServoSetting> setting;
-  private final LongSupplier nanos;
+  private final TickClock clock;
   private final ServoMotion motion;
   private final ServoReference reference;
   private final double tick;
@@ -95,10 +63,10 @@ public final class StandInServo {
   private boolean follows;
   private boolean lags;
   private int fault;
-  private long played;
-  private long startNanos;
   private long setPoints;
   private long taken;
+  private double silent;
+  private double patience;
 
   /** As it was told when it was asked last: what is written since does not reach into the past. */
   private ServoSetting told;
@@ -109,16 +77,15 @@ public final class StandInServo {
    * @param setting what it is told, asked whenever it counts
    * @param nanos a clock in nanoseconds
    */
-  public StandInServo(Build build, Supplier<ServoSetting> setting, LongSupplier nanos) {
+  public StandInServo(ServoBuild build, Supplier<ServoSetting> setting, LongSupplier nanos) {
     this.build = build;
     this.setting = setting;
-    this.nanos = nanos;
     this.tick = build.setup().tickSeconds();
+    this.clock = new TickClock(nanos, tick);
     this.motion = new ServoMotion(build.setup(), build.radians(build.start()));
     this.reference = new ServoReference(tick);
     this.brake = new ServoBrake(motion, build.brake(), tick);
     this.standing = new DriveState(DriveProfiles.cia402(mode));
-    this.startNanos = nanos.getAsLong();
     this.told = setting.get();
     reference.startAt(build.start(), 0);
   }
@@ -231,13 +198,31 @@ public final class StandInServo {
   }
 
   private ServoHoming begin(HomingMethod method) {
-    return new ServoHoming(method, told.profileVelocity(), build.countsPerTurn());
+    return new ServoHoming(
+        method,
+        told.profileVelocity(),
+        build.countsPerTurn(),
+        !build.sense().home().equals(SwitchSense.Seen.NONE));
   }
 
   /** Set-points of a cycle came: they count from the next tick on. */
   public synchronized void setPointsCame() {
     play();
     setPoints++;
+    silent = 0;
+  }
+
+  /** Somebody asked or told something: the link is there. */
+  public synchronized void heard() {
+    play();
+    silent = 0;
+  }
+
+  /** From now on it faults where no set-points come for so long; 0 for never. */
+  public synchronized void watch(double seconds) {
+    play();
+    silent = 0;
+    patience = seconds;
   }
 
   /** The controller took it out of operation: a new command is awaited. */
@@ -257,17 +242,18 @@ public final class StandInServo {
     standing.fail();
   }
 
-  /** Which of its switches act: 1 negative limit, 2 positive limit (object 0x60FD). */
+  /** Which of its switches act: 1 negative limit, 2 positive limit, 4 home (object 0x60FD). */
   public synchronized int switches() {
     play();
     return acting();
   }
 
   private int acting() {
-    if (build.least() == build.most()) {
-      return 0;
-    }
-    return (raw() <= build.least() ? 1 : 0) | (raw() >= build.most() ? 2 : 0);
+    boolean isLimited = build.least() != build.most();
+    return build
+        .sense()
+        .acting(
+            isLimited && raw() <= build.least(), isLimited && raw() >= build.most(), raw() <= 0);
   }
 
   /** The status word. */
@@ -278,6 +264,7 @@ public final class StandInServo {
     if (!running) {
       return word & ~(REACHED | MODE_LOW | MODE_HIGH);
     }
+    word |= isHeld(1) || isHeld(-1) ? LIMITED : 0;
     boolean there =
         reference.velocity() == 0 && Math.abs(raw() - goal) < STANDS_TURNS * build.countsPerTurn();
     return switch (mode) {
@@ -301,20 +288,17 @@ public final class StandInServo {
   }
 
   private void play() {
-    long due = (long) ((nanos.getAsLong() - startNanos) / (tick * NANOS_PER_SECOND));
-    long most = (long) (MOST_SECONDS / tick);
-    if (due - played > most) {
-      startNanos += (long) ((due - played - most) * tick * NANOS_PER_SECOND);
-      due = played + most;
-    }
-    while (played < due) {
-      played++;
+    for (long due = clock.due(); due > 0; due--) {
       tickOnce();
     }
     told = setting.get();
   }
 
   private void tickOnce() {
+    silent += tick;
+    if (patience > 0 && silent > patience && standing.is(WordState.Kind.RUNNING)) {
+      fail(FAULT_LINK);
+    }
     boolean wanted = standing.is(WordState.Kind.RUNNING) || standing.is(WordState.Kind.STOPPING);
     if (wanted && !torque) {
       motion.take();
@@ -357,6 +341,9 @@ public final class StandInServo {
       }
       return;
     }
+    if (stopsAtLimit(ramp)) {
+      return;
+    }
     switch (mode) {
       case CYCLIC_POSITION -> {
         if (taken != setPoints) {
@@ -371,6 +358,29 @@ public final class StandInServo {
       case PROFILE_POSITION -> reference.towardsPosition(goal, told.profileVelocity(), ramp, ramp);
       default -> home();
     }
+  }
+
+  /** Whether a limit switch keeps it from going on in a direction, but for homing. */
+  private boolean isHeld(int direction) {
+    int limit = direction > 0 ? SwitchSense.POSITIVE : SwitchSense.NEGATIVE;
+    return mode != OperatingMode.HOMING && (acting() & limit) != 0;
+  }
+
+  /** Its own ramps end at a limit switch; a cyclic set-point beyond one is not followed. */
+  private boolean stopsAtLimit(double ramp) {
+    double way =
+        switch (mode) {
+          case PROFILE_VELOCITY, CYCLIC_VELOCITY -> told.targetVelocity();
+          case PROFILE_POSITION -> goal - reference.position();
+          case CYCLIC_POSITION -> told.targetPosition() + zero - reference.position();
+          default -> 0;
+        };
+    if (way == 0 || !isHeld(way > 0 ? 1 : -1)) {
+      return false;
+    }
+    reference.towardsVelocity(0, ramp, ramp);
+    taken = setPoints;
+    return true;
   }
 
   private boolean stands() {

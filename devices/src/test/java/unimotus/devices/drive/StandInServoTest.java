@@ -33,9 +33,8 @@ class StandInServoTest {
   private StandInServo servo(ServoLoad load, @Nullable BrakeTimes brake, double start) {
     gains = GainProposal.of(Dynamics.MEDIUM, load, 0.0005, 0.00025).gains();
     ServoSetup setup = new ServoSetup(load, gains, 0.0005, 0.00025, 8, TURN);
-    StandInServo.Build build =
-        new StandInServo.Build(
-            setup, brake, TURN, -5 * TURN, 20 * TURN, start, 10 * TURN, 100 * TURN);
+    ServoBuild build =
+        new ServoBuild(setup, brake, TURN, -5 * TURN, 20 * TURN, start, 10 * TURN, 100 * TURN);
     return new StandInServo(
         build,
         () ->

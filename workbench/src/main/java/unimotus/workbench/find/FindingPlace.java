@@ -4,6 +4,7 @@ import java.util.Optional;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.TerminalRef;
@@ -36,7 +37,23 @@ public final class FindingPlace {
           onBoard(project, finding)
               .<Target>map(sought -> new Target.OnBoard(axis, sought))
               .orElse(new Target.Station(axis, step));
-      default -> new Target.Station(axis, step);
+      default -> new Target.Field(axis, fieldStep(finding.rule()), finding);
+    };
+  }
+
+  /** What the path says of ranges and scales is mended where they are entered. */
+  private static WorkStep fieldStep(Rule rule) {
+    return switch (rule) {
+      case SIGNAL_KIND,
+          LIVE_ZERO,
+          RAW_FULL_SCALE,
+          RESOLUTION,
+          SPAN_ENDS,
+          MACHINE_SPEED,
+          ANSWER_SCALE,
+          ANSWER_MEANING ->
+          WorkStep.IDENTIFY;
+      default -> WorkStep.of(rule);
     };
   }
 

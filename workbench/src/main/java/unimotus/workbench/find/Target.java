@@ -9,6 +9,9 @@ public sealed interface Target {
   /** A station of an axis. */
   record Station(String axis, WorkStep step) implements Target {}
 
+  /** The field of a station that a finding is mended at. */
+  record Field(String axis, WorkStep step, Finding finding) implements Target {}
+
   /** A setting of an axis' drive, by the place a finding would name. */
   record Setting(String axis, String place) implements Target {}
 

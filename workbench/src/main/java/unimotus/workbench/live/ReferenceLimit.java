@@ -23,9 +23,12 @@ public record ReferenceLimit(SpeedScale speeds, double mostHertz, String source)
 
   /**
    * The limit of an axis: the frequency its reference ends at, and no more than the maximum
-   * frequency of its drive.
+   * frequency of its drive. The limit of a positioning axis stands with its reference.
    */
   public static ReferenceLimit of(AxisAssembly axis) {
+    if (axis.isPositioned()) {
+      return NONE;
+    }
     SpeedScale speeds = SpeedScale.of(axis);
     double full = Math.abs(axis.axis().reference().frequencyAtFullHertz());
     return full < speeds.maximumHertz()

@@ -15,6 +15,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
+import unimotus.core.motion.ServoAxis;
 import unimotus.core.motor.Pairing;
 import unimotus.core.profile.DriveProfiles;
 import unimotus.core.profile.OperatingMode;
@@ -25,12 +26,15 @@ import unimotus.core.settings.RecordChecks;
 import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.devices.drive.ServoBuild;
 import unimotus.devices.modbus.SerialStandIn;
 import unimotus.devices.modbus.StandIn;
 import unimotus.devices.modbus.TcpStandIn;
 import unimotus.devices.modbus.Unit;
 import unimotus.devices.registers.DriveRegisters;
 import unimotus.devices.registers.DriveUnit;
+import unimotus.devices.registers.ServoRegisters;
+import unimotus.devices.registers.ServoUnit;
 import unimotus.devices.serial.SerialSettings;
 
 /**
@@ -39,8 +43,10 @@ import unimotus.devices.serial.SerialSettings;
  *
  * @param server what listens
  * @param units the drives by unit number, in the order of the axes
+ * @param servos the servo axes that no station leads to, in the same way
  */
-public record StandIns(StandIn server, List<Placed> units) implements AutoCloseable {
+public record StandIns(StandIn server, List<Placed> units, List<PlacedServo> servos)
+    implements AutoCloseable {
   private static final String CIA402 = "cia402";
 
   /**
@@ -61,6 +67,16 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
       WordProfile profile,
       DriveUnit unit) {}
 
+  /**
+   * One servo axis, with the registers of {@link ServoRegisters}.
+   *
+   * @param number its unit number
+   * @param axis name of its axis
+   * @param drive name of the class of its drive
+   * @param unit what answers
+   */
+  public record PlacedServo(int number, String axis, String drive, ServoUnit unit) {}
+
   /** Where stand-ins listen. */
   public interface Place {
     /**
@@ -71,9 +87,10 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
     StandIn start(Map<Integer, Unit> units) throws IOException;
   }
 
-  /** Takes a copy. */
+  /** Takes copies. */
   public StandIns {
     units = List.copyOf(units);
+    servos = List.copyOf(servos);
   }
 
   /** Modbus TCP on the loopback address; port 0 for any that is free. */
@@ -110,14 +127,26 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
       Placed one = place(axis, number(axis, placed), profile, nanos);
       placed.put(one.number(), one);
     }
-    if (placed.isEmpty()) {
+    List<PlacedServo> servos = new ArrayList<>();
+    for (AxisAssembly assembly : servos(project, sheets)) {
+      ServoAxis axis = ServoAxis.of(assembly).orElseThrow();
+      ServoBuild build = Positioned.build(axis, Positioned.sense(assembly));
+      servos.add(
+          new PlacedServo(
+              free(placed, servos),
+              axis.axis().name(),
+              assembly.driveSheet().name(),
+              new ServoUnit(build, assembly.driveSheet().name(), nanos)));
+    }
+    if (placed.isEmpty() && servos.isEmpty()) {
       throw new IllegalArgumentException(
           "%s has no axis with controller, drive and motor yet: nothing can answer"
               .formatted(project.name()));
     }
     Map<Integer, Unit> units = new LinkedHashMap<>();
     placed.forEach((number, one) -> units.put(number, one.unit()));
-    return new StandIns(place.start(units), new ArrayList<>(placed.values()));
+    servos.forEach(one -> units.put(one.number(), one.unit()));
+    return new StandIns(place.start(units), new ArrayList<>(placed.values()), servos);
   }
 
   /** Why an axis has no stand-in, by its name, in the order of the line; possibly empty. */
@@ -135,25 +164,48 @@ public record StandIns(StandIn server, List<Placed> units) implements AutoClosea
       return Optional.of(
           "still missing: " + String.join(", ", AxisAssembly.missing(project, sheets, axis)));
     }
-    Motor motor = assembly.get().motor();
-    return Pairing.fault(assembly.get())
-        .or(
-            () ->
-                motor.induction().isPresent()
-                    ? Optional.empty()
-                    : Optional.of(
-                        "%s is a %s; %s"
-                            .formatted(
-                                motor.name(),
-                                motor.plate().kind().label(),
-                                motor.plate() instanceof ServoPlate
-                                    ? "servo axes are simulated behind the station of their drive"
-                                    : "simulated drives run induction and servo motors so far")));
+    return Pairing.fault(assembly.get()).or(() -> whyNone(assembly.get()));
+  }
+
+  private static Optional<String> whyNone(AxisAssembly assembly) {
+    Motor motor = assembly.motor();
+    if (motor.induction().isPresent()) {
+      return Optional.empty();
+    }
+    String which = "%s is a %s; ".formatted(motor.name(), motor.plate().kind().label());
+    if (!(motor.plate() instanceof ServoPlate)) {
+      return Optional.of(which + "simulated drives run induction and servo motors so far");
+    }
+    return assembly.stations().isEmpty()
+        ? ServoAxis.fault(assembly).or(() -> ServoAxis.of(assembly).flatMap(Positioned::reversed))
+        : Optional.of(which + "servo axes are simulated behind the station of their drive");
+  }
+
+  /** The servo axes that answer over registers: no station leads to their drive. */
+  private static List<AxisAssembly> servos(Project project, SheetCatalogue sheets) {
+    return project.axes().stream()
+        .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
+        .filter(a -> a.motor().plate() instanceof ServoPlate)
+        .filter(a -> whyNone(project, sheets, a.axis()).isEmpty())
+        .toList();
+  }
+
+  private static int free(Map<Integer, Placed> placed, List<PlacedServo> servos) {
+    int number = 1;
+    while (placed.containsKey(number) || isTaken(number, servos)) {
+      number++;
+    }
+    return number;
+  }
+
+  private static boolean isTaken(int number, List<PlacedServo> servos) {
+    return servos.stream().anyMatch(s -> s.number() == number);
   }
 
   static List<AxisAssembly> complete(Project project, SheetCatalogue sheets) {
     return project.axes().stream()
         .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
+        .filter(x -> x.motor().induction().isPresent())
         .filter(x -> whyNone(project, sheets, x.axis()).isEmpty())
         .toList();
   }

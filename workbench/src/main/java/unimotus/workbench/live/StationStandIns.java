@@ -2,7 +2,6 @@ package unimotus.workbench.live;
 
 import java.io.IOException;
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.LongSupplier;
@@ -15,15 +14,9 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.Project;
-import unimotus.core.motion.ServoAxis;
-import unimotus.core.move.TravelRange;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.processdata.StationSetup;
-import unimotus.core.scaling.AxisScaling;
-import unimotus.core.scaling.Holder;
-import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SheetCatalogue;
-import unimotus.devices.drive.StandInServo;
 import unimotus.devices.ethercat.station.DeviceObjects;
 import unimotus.devices.ethercat.station.DriveDevice;
 import unimotus.devices.ethercat.station.Ring;
@@ -205,74 +198,6 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
     }
   }
 
-  /**
-   * The servo axes on the drive of a station.
-   *
-   * @param axes by the axis of the drive; empty where none are simulated
-   * @param still why none are although there are some; empty where they are, or there are none
-   */
-  private record Positioned(List<ServoAxis> axes, String still) {
-    static Positioned of(Project project, SheetCatalogue sheets, BusStation station) {
-      if (station.drive().isEmpty()) {
-        return new Positioned(List.of(), "");
-      }
-      List<AxisAssembly> servos =
-          project.axes().stream()
-              .filter(a -> station.drive().equals(a.drive()))
-              .flatMap(a -> AxisAssembly.of(project, sheets, a).stream())
-              .filter(a -> a.motor().plate() instanceof ServoPlate)
-              .toList();
-      Optional<String> fault =
-          servos.stream()
-              .flatMap(
-                  a -> ServoAxis.fault(a).map(f -> "%s: %s".formatted(a.axis().name(), f)).stream())
-              .findFirst();
-      List<ServoAxis> axes =
-          servos.stream()
-              .flatMap(a -> ServoAxis.of(a).stream())
-              .sorted(Comparator.comparingInt(a -> a.design().driveAxis()))
-              .toList();
-      Optional<String> why = fault.or(() -> unplaced(axes)).or(() -> reversed(axes));
-      return new Positioned(why.isPresent() ? List.of() : axes, why.orElse(""));
-    }
-
-    private static Optional<String> unplaced(List<ServoAxis> axes) {
-      boolean whole =
-          IntStream.range(0, axes.size()).allMatch(i -> axes.get(i).design().driveAxis() == i + 1);
-      return whole
-          ? Optional.empty()
-          : Optional.of("its axes are not axis 1 of the drive and on, each once");
-    }
-
-    private static Optional<String> reversed(List<ServoAxis> axes) {
-      return axes.stream()
-          .filter(a -> a.copies().of(Holder.DRIVE).filter(AxisScaling::reversed).isPresent())
-          .map(
-              a ->
-                  "%s counts backwards in its drive, which is not simulated"
-                      .formatted(a.axis().name()))
-          .findFirst();
-    }
-  }
-
-  /** Counts are those the drive shows; where its copy was not read, those of the encoder. */
-  private static StandInServo.Build build(ServoAxis axis) {
-    AxisScaling shown = axis.copies().of(Holder.DRIVE).orElse(axis.machine());
-    double turn = shown.countsPerTurn().doubleValue();
-    double unit = turn / axis.machine().countsPerTurn().doubleValue();
-    double counts = axis.machine().signedCountsPerUnit() * unit;
-    TravelRange travel = axis.design().travel();
-    return new StandInServo.Build(
-        axis.setup(axis.gains()),
-        axis.brake().orElse(null),
-        turn,
-        travel.least() * counts,
-        travel.most() * counts,
-        axis.design().moves().start() * counts,
-        axis.design().moves().limits().velocity() * Math.abs(counts),
-        axis.design().moves().limits().acceleration() * Math.abs(counts));
-  }
-
   private static Placed placed(
       StationDesign design,
       StationIdentity identity,
@@ -292,7 +217,12 @@ public record StationStandIns(RingServer server, List<Placed> stations) implemen
     if (!positioned.axes().isEmpty() && ServoDevice.fits(objects, positioned.axes().size())) {
       ServoDevice servo =
           new ServoDevice(
-              objects, positioned.axes().stream().map(StationStandIns::build).toList(), nanos);
+              objects,
+              IntStream.range(0, positioned.axes().size())
+                  .mapToObj(
+                      i -> Positioned.build(positioned.axes().get(i), positioned.senses().get(i)))
+                  .toList(),
+              nanos);
       String names =
           positioned.axes().stream().map(a -> a.axis().name()).collect(Collectors.joining(", "));
       return new Placed(position, each.name(), names, "", new Station(identity, servo, nanos));

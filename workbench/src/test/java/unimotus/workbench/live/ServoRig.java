@@ -41,6 +41,14 @@ final class ServoRig implements AutoCloseable {
     servo.objects().write(index, 0, bytes);
   }
 
+  /** Lets time go by, as the clock of the drive tells it, a second at most at once. */
+  void pass(double seconds) {
+    for (double gone = 0; gone < seconds; gone += 0.1) {
+      nanos += 100_000_000;
+      servo().axes().forEach(a -> a.state());
+    }
+  }
+
   void enable(int base) throws Aborted {
     for (int word : new int[] {0x06, 0x07, 0x0F}) {
       put(servo(), 0x6040 + base, word, 2);

@@ -9,7 +9,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.Direction;
-import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.DriveView;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.ObjectEntry;
 import unimotus.core.processdata.ProfileObject;
@@ -36,12 +36,14 @@ public final class StationConnection implements DriveConnection {
 
   private final Cable cable;
   private final int position;
-  private final DriveImage image;
+  private final DriveView image;
   private final Pace pace;
   private final Exchange.Tap tap;
 
   /** Held while something goes through the mailbox; never while the image is changed. */
   private final Object mail = new Object();
+
+  private final Borrowed borrowed = new Borrowed();
 
   private @Nullable Exchange exchange;
   private @Nullable StationStart station;
@@ -62,7 +64,7 @@ public final class StationConnection implements DriveConnection {
    * @param tap is shown each telegram
    */
   public StationConnection(
-      Cable cable, int position, DriveImage image, Pace pace, Exchange.Tap tap) {
+      Cable cable, int position, DriveView image, Pace pace, Exchange.Tap tap) {
     this.cable = cable;
     this.position = position;
     this.image = image;
@@ -197,17 +199,19 @@ public final class StationConnection implements DriveConnection {
   @Override
   public String write(PlacedValue value, double number, Gate gate) throws NotDone {
     if (!(value instanceof ImageEntry entry)) {
-      if (value.role() == ValueRole.CONTROL_WORD || value.role() == ValueRole.REFERENCE) {
+      if (value.role() == ValueRole.CONTROL_WORD
+          || value.role() == ValueRole.REFERENCE && !isWatched()) {
         throw new NotDone(
             "%s: the %s is not in the image. As an object no watchdog would stop what it starts."
                 .formatted(this, value.name()));
       }
+      if (value.role() == ValueRole.REFERENCE) {
+        refuseAfterEnd();
+      }
       return writeObject((ObjectEntry) value, number, gate);
     }
     byte[] data = bytes(entry.object(), number);
-    if (hasEnded() || !lost.isEmpty()) {
-      throw new NotDone(endWords() + " Find out why, then connect and arm anew.");
-    }
+    refuseAfterEnd();
     StationRun now = run;
     if (now == null) {
       now = started(gate);
@@ -218,6 +222,17 @@ public final class StationConnection implements DriveConnection {
       throw silent(toString(), kept);
     }
     return shown(data);
+  }
+
+  private void refuseAfterEnd() throws NotDone {
+    if (hasEnded() || !lost.isEmpty()) {
+      throw new NotDone(endWords() + " Find out why, then connect and arm anew.");
+    }
+  }
+
+  /** Whether what starts the drive is in the image: without outputs it stops, whatever is told. */
+  private boolean isWatched() {
+    return image.entry(ValueRole.CONTROL_WORD).filter(ImageEntry.class::isInstance).isPresent();
   }
 
   private static byte[] bytes(ObjectEntry object, double number) throws NotDone {
@@ -238,6 +253,7 @@ public final class StationConnection implements DriveConnection {
       Exchange way = known.station().exchange();
       try {
         StationStart start = new StationStart(known.station(), known.content(), gate);
+        borrowed.take(known, image.borrowed());
         StationRun made = StationRun.start(start, way, image, gate, pace);
         station = start;
         run = made;
@@ -327,6 +343,7 @@ public final class StationConnection implements DriveConnection {
         if (begun != null && station != null && way != null) {
           station.reset();
           begun.restore();
+          borrowed.giveBack(station).ifPresent(why -> lost = why);
         }
       } catch (NoAnswer gone) {
         // Nobody is there to be told; the watchdog of the station has stopped the drive.

@@ -4,7 +4,7 @@ import java.io.IOException;
 import java.util.List;
 import unimotus.core.esi.Direction;
 import unimotus.core.esi.StartUpCommand;
-import unimotus.core.processdata.DriveImage;
+import unimotus.core.processdata.DriveView;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.ProfileObject;
 import unimotus.core.processdata.StationState;
@@ -45,7 +45,7 @@ final class StationRun implements AutoCloseable {
    *     not as long as described, or another controller has it in OP
    */
   static StationRun start(
-      StationStart station, Exchange exchange, DriveImage image, Gate gate, Pace pace)
+      StationStart station, Exchange exchange, DriveView image, Gate gate, Pace pace)
       throws IOException {
     StationLink.Standing now = station.station().standing();
     if (now.state() == StationState.OP) {
@@ -54,7 +54,7 @@ final class StationRun implements AutoCloseable {
     }
     station.reset();
     station.mailbox();
-    List<StartUpCommand> list = image.design().startUp();
+    List<StartUpCommand> list = image.startUp();
     taken(station.startUp(list, "PS"));
     ImageSize size = station.imageSize();
     ImageSize meant =
@@ -87,14 +87,17 @@ final class StationRun implements AutoCloseable {
     return new StationRun(cyclic, member, run, outputs, watchdog);
   }
 
-  /** All at 0 but the mode, which a 0 would take away. */
-  private static byte[] resting(DriveImage image, int length) {
+  /** All at 0 but what a 0 would take away. */
+  private static byte[] resting(DriveView image, int length) {
     byte[] outputs = new byte[length];
     image
-        .modePlace()
-        .filter(p -> p.entry().bitLength() == Byte.SIZE)
-        .ifPresent(
-            p -> image.mode().ifPresent(m -> p.put(outputs, new byte[] {(byte) m.number()})));
+        .resting()
+        .forEach(
+            (place, value) -> {
+              if (place.entry().bitLength() == Byte.SIZE) {
+                place.put(outputs, new byte[] {value.byteValue()});
+              }
+            });
     return outputs;
   }
 

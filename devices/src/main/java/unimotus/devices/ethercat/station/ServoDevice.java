@@ -10,6 +10,7 @@ import unimotus.core.processdata.ObjectAbort;
 import unimotus.core.profile.HomingMethod;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordState;
+import unimotus.devices.drive.ServoBuild;
 import unimotus.devices.drive.ServoSetting;
 import unimotus.devices.drive.StandInServo;
 import unimotus.devices.ethercat.mailbox.Aborted;
@@ -49,11 +50,11 @@ public final class ServoDevice implements StationDevice {
    * @param builds what its axes are built of, the first one first
    * @param nanos a clock in nanoseconds
    */
-  public ServoDevice(DeviceObjects objects, List<StandInServo.Build> builds, LongSupplier nanos) {
+  public ServoDevice(DeviceObjects objects, List<ServoBuild> builds, LongSupplier nanos) {
     this.objects = objects;
     for (int i = 0; i < builds.size(); i++) {
       int base = NEXT_AXIS * i;
-      StandInServo.Build build = builds.get(i);
+      ServoBuild build = builds.get(i);
       StandInServo axis = new StandInServo(build, () -> told(base, build), nanos);
       axes.add(axis);
       bind(base, axis);
@@ -76,7 +77,7 @@ public final class ServoDevice implements StationDevice {
     return List.copyOf(axes);
   }
 
-  private ServoSetting told(int base, StandInServo.Build build) {
+  private ServoSetting told(int base, ServoBuild build) {
     double most = unsigned(MOST_VELOCITY + base);
     double fastest = most == 0 ? build.profileVelocity() : most;
     double window = unsigned(FOLLOWING_WINDOW + base);
@@ -214,8 +215,15 @@ public final class ServoDevice implements StationDevice {
     axes.forEach(StandInServo::setPointsCame);
   }
 
+  /** Its clock runs on while nobody asks: it has to notice by itself that nothing comes. */
+  @Override
+  public void operate(double watchdogSeconds) {
+    axes.forEach(a -> a.watch(watchdogSeconds));
+  }
+
   @Override
   public void release() {
+    axes.forEach(a -> a.watch(0));
     axes.forEach(StandInServo::stopHere);
   }
 
