@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.within;
 
 import java.io.IOException;
 import java.time.Clock;
+import java.util.List;
 import java.util.concurrent.TimeUnit;
 import java.util.function.BooleanSupplier;
 import org.junit.jupiter.api.AfterEach;
@@ -206,6 +207,29 @@ class ServoLiveTest {
     TimeUnit.MILLISECONDS.sleep(500);
     assertThat(axis.velocity()).isZero();
     assertThat(axis.state().kind()).isNotEqualTo(WordState.Kind.RUNNING);
+  }
+
+  /**
+   * A start that is refused on its way has changed the mode already: it is put back all the same.
+   */
+  @Test
+  void aStartThatFailsPutsTheModeBack() throws Exception {
+    Project demo = Demo.project();
+    standIns =
+        StationStandIns.start(
+            demo,
+            SheetLibrary.catalogue(),
+            StationStandIns.udp(0),
+            System::nanoTime,
+            List.of(StationFault.of("refuse-image@1=0x001D")));
+    join(demo, "slicer-x");
+    link.arm("test");
+    assertThatThrownBy(() -> link.jog(Intent.START_FORWARD, new Hand()))
+        .isInstanceOf(NotDone.class);
+    assertThat(servo(0).mode()).isEqualTo(OperatingMode.PROFILE_VELOCITY);
+    link.close();
+    assertThat(servo(0).mode()).as("put back").isEqualTo(OperatingMode.CYCLIC_POSITION);
+    assertThat(station().state()).isEqualTo(StationState.INIT);
   }
 
   /** What one count is has to be known, and the words have to be where a watchdog sees them. */

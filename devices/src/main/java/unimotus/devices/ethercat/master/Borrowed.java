@@ -33,6 +33,11 @@ final class Borrowed {
     }
   }
 
+  /** Whether nothing was taken down. */
+  boolean isEmpty() {
+    return before.isEmpty();
+  }
+
   /**
    * Puts them back, and leaves the station in INIT.
    *

@@ -13,6 +13,7 @@ import unimotus.core.processdata.DriveView;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.ObjectEntry;
 import unimotus.core.processdata.ProfileObject;
+import unimotus.core.processdata.StationState;
 import unimotus.core.value.HeldValue;
 import unimotus.core.value.PlacedValue;
 import unimotus.core.value.ValueRole;
@@ -323,6 +324,14 @@ public final class StationConnection implements DriveConnection {
     return lost.isEmpty() ? "not commanded: no outputs go out" : "the cyclic run ended";
   }
 
+  /**
+   * Whether a start that failed may have changed what was borrowed; not where the station is in OP,
+   * which is then another controller's.
+   */
+  private boolean isHalfBegun(StationStart known) throws IOException {
+    return !borrowed.isEmpty() && known.station().standing().state() != StationState.OP;
+  }
+
   /** One controller only can be on the cable; what takes back does not wait on this one. */
   @Override
   public Optional<DriveConnection> beside() {
@@ -340,10 +349,13 @@ public final class StationConnection implements DriveConnection {
     synchronized (mail) {
       try (Exchange way = exchange) {
         StationRun begun = now == null ? over : now;
-        if (begun != null && station != null && way != null) {
-          station.reset();
-          begun.restore();
-          borrowed.giveBack(station).ifPresent(why -> lost = why);
+        StationStart known = station;
+        if (known != null && way != null && (begun != null || isHalfBegun(known))) {
+          known.reset();
+          if (begun != null) {
+            begun.restore();
+          }
+          borrowed.giveBack(known).ifPresent(why -> lost = why);
         }
       } catch (NoAnswer gone) {
         // Nobody is there to be told; the watchdog of the station has stopped the drive.
