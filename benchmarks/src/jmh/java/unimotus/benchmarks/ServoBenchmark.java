@@ -22,7 +22,7 @@ import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 
 /**
- * The demo's slicer through its loops, 100 times its moves, in ticks of 250 µs; the same on an
+ * The demo's slicer through its loops, 200 times its moves, in ticks of 250 µs; the same on an
  * elastic coupling; against the barest loop over the same equations. The window's trial of gains.
  */
 @State(Scope.Thread)
@@ -39,7 +39,7 @@ public class ServoBenchmark {
   private ServoLoop rigid;
   private ServoLoop elastic;
 
-  /** 780 seconds of moves. */
+  /** 520 seconds of moves: more than ten minutes of ticks are refused. */
   @Setup
   public void build() {
     Project demo = Demo.project();
@@ -48,7 +48,7 @@ public class ServoBenchmark {
                 AxisAssembly.of(demo, SheetLibrary.catalogue(), demo.axis("slicer-x").orElseThrow())
                     .orElseThrow())
             .orElseThrow();
-    plan = axis.design().moves().withTimes(3 * TIMES).plan(axis.design().travel());
+    plan = axis.design().moves().withTimes(2 * TIMES).plan(axis.design().travel());
     rigid = new ServoLoop(axis.setup(axis.gains()), axis.radiansPerUnit());
     elastic =
         new ServoLoop(

@@ -7,10 +7,12 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.IntSupplier;
 import java.util.stream.Collectors;
 import unimotus.core.motion.ServoAxis;
 import unimotus.core.positioning.Handshake;
 import unimotus.core.positioning.HandshakeCase;
+import unimotus.core.positioning.PositioningWords;
 import unimotus.core.positioning.Reply;
 import unimotus.core.positioning.Request;
 import unimotus.core.quantity.MeasureUnit;
@@ -58,14 +60,17 @@ final class HandshakeTold {
 
   private void print(PrintWriter out) {
     out.printf("%s: %s%n", shown.label(), shown.meaning());
-    Columns columns = new Columns("  ", Set.of(0, 2, 4));
-    columns.row("time", "to the drive", "number", "from the drive", "position", "");
+    PositioningWords bits = axis.design().positioning().words();
+    Columns columns = new Columns("  ", Set.of(0, 2, 6));
+    columns.row("time", "to the drive", "number", "", "from the drive", "", "position", "");
     for (Handshake.Moment each : handshake.moments()) {
       columns.row(
           PLAIN.text(each.time(), MeasureUnit.SECOND_UNIT),
           words(each.requests(), Request::label),
           Integer.toString(each.number()),
+          word(() -> bits.command(each.requests(), each.number())),
           words(each.replies(), Reply::label),
+          word(() -> bits.status(each.replies())),
           PLAIN.text(each.position(), axis.unit()),
           each.note());
     }
@@ -73,6 +78,15 @@ final class HandshakeTold {
     out.printf(
         "Homing is drawn as %s: it takes as long as it takes. A simulation is not a proof.%n",
         PLAIN.text(Handshake.HOMING_SECONDS, MeasureUnit.SECOND_UNIT));
+  }
+
+  /** A word as it stands on the bus; a bit that is named nowhere makes none. */
+  private static String word(IntSupplier of) {
+    try {
+      return "0x%04X".formatted(of.getAsInt());
+    } catch (IllegalArgumentException unnamed) {
+      return "–";
+    }
   }
 
   private static <T extends Enum<T>> String words(Collection<T> bits, Function<T, String> label) {

@@ -74,7 +74,8 @@ public final class FixtureServos {
             3),
         0.001,
         Transmission.RIGID,
-        GAINS);
+        GAINS,
+        null);
   }
 
   /** A slide of 60 mm a turn behind 17 bits. */

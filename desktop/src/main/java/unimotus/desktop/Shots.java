@@ -45,7 +45,8 @@ final class Shots {
 
   private static final Duration SETTLE = Duration.millis(500);
 
-  private record Shot(String name, Consumer<Desk> pose) {}
+  /** A view, and what is done to come to it from the one before. */
+  record Shot(String name, Consumer<Desk> pose) {}
 
   private final Stage stage;
   private final Desk desk;
@@ -269,6 +270,11 @@ final class Shots {
 
   private void focus(String field) {
     stage.getScene().lookup(field).requestFocus();
+  }
+
+  /** The views in the order they are come to. */
+  List<Shot> views() {
+    return List.copyOf(waiting);
   }
 
   void take() throws IOException {

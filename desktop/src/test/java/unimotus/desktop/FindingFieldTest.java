@@ -24,6 +24,16 @@ class FindingFieldTest extends WindowTest {
     settle();
   }
 
+  private void spoilThePlateOfTheBelt() {
+    spoil(
+        "infeed-belt",
+        p -> {
+          String drive = p.axis("infeed-belt").orElseThrow().drive();
+          return p.with(
+              p.record(drive).withPlate(new DrivePlate("", "0.1", java.util.List.of(), false)));
+        });
+  }
+
   private String fieldOf(Rule rule) {
     onWindow(
         () -> {
@@ -47,13 +57,7 @@ class FindingFieldTest extends WindowTest {
 
   @Test
   void identifyAndThePathLeadToTheirFields() {
-    spoil(
-        "infeed-belt",
-        p -> {
-          String drive = p.axis("infeed-belt").orElseThrow().drive();
-          return p.with(
-              p.record(drive).withPlate(new DrivePlate("", "0.1", java.util.List.of(), false)));
-        });
+    spoilThePlateOfTheBelt();
     assertThat(fieldOf(Rule.FIRMWARE)).isEqualTo("drive-firmware");
     assertThat(fieldOf(Rule.DAMAGED)).isEqualTo("drive-sound");
     spoil(
@@ -94,5 +98,21 @@ class FindingFieldTest extends WindowTest {
           return p.with(stop.withLoad(true, false));
         });
     assertThat(fieldOf(Rule.VERTICAL_LOAD)).isEqualTo("stop-brake");
+  }
+
+  /** The next step of the line and of the rail leads where the finding itself does. */
+  @Test
+  void theNextStepLeadsToTheFieldOfItsFinding() {
+    spoilThePlateOfTheBelt();
+    onWindow(() -> desk.step().set(null));
+    for (String way : java.util.List.of("#open-infeed-belt", "#go-next-step")) {
+      press(way);
+      settle();
+      assertThat(desk.step().get()).isEqualTo(WorkStep.IDENTIFY);
+      Node focused = window().getFocusOwner();
+      assertThat(focused.getStyleClass()).as(way).contains("lit");
+      onWindow(() -> desk.show("infeed-belt", WorkStep.PROVE));
+      settle();
+    }
   }
 }

@@ -10,6 +10,7 @@ import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Project;
 import unimotus.core.move.MoveStep;
 import unimotus.core.positioning.HandshakeCase;
+import unimotus.core.positioning.TablePosition;
 import unimotus.desktop.kit.Plot;
 import unimotus.workbench.MotionEdits;
 import unimotus.workbench.WorkStep;
@@ -176,6 +177,44 @@ class MotionViewTest extends WindowTest {
     assertThat(shows("start taken, position 2")).isFalse();
     choose("#handshake-case", HandshakeCase.INCREMENTAL_TWICE);
     assertThat(shows("no incremental move is entered: see Moves")).isTrue();
+  }
+
+  /** A table of its own: entered, refused, found wrong and led back to; bits at other places. */
+  @Test
+  void aTableOfItsOwnIsEntered() {
+    open("slicer-x");
+    press("#motion-bits");
+    assertThat(shows("Made of the moves")).isTrue();
+    press("#own-table");
+    type("#position-1-to", "120");
+    type("#position-1-at", "50");
+    assertThat(design().positioning().positions().get(0))
+        .isEqualTo(new TablePosition(new MoveStep.Absolute(120), 50));
+    type("#position-1-at", "-1");
+    assertThat(shows("velocity must be over 0")).isTrue();
+    press("#add-position-incremental");
+    type("#position-3-by", "9000");
+    assertThat(isFinding(Rule.POSITION_TABLE)).isTrue();
+    press("#motion-moves");
+    onWindow(
+        () ->
+            desk.navigation()
+                .goTo(
+                    desk.review().orElseThrow().findings().stream()
+                        .filter(f -> f.rule() == Rule.POSITION_TABLE)
+                        .findFirst()
+                        .orElseThrow()));
+    settle();
+    assertThat(lookup("#position-1-to").query().isFocused()).isTrue();
+    press("#position-remove-2");
+    assertThat(isFinding(Rule.POSITION_TABLE)).isFalse();
+    assertThat(shows("to the drive 0x0105")).isTrue();
+    type("#bit-start", "3");
+    assertThat(shows("stop: bit 3 is that of start already")).isTrue();
+    type("#bit-start", "6");
+    assertThat(shows("to the drive 0x0141")).isTrue();
+    press("#table-of-moves");
+    assertThat(design().positioning().positions()).isEmpty();
   }
 
   /** A servo axis has its path, its list to prove, and no dry-run but its moves. */

@@ -66,8 +66,12 @@ class ShellTest extends WindowTest {
     assertThat(shows("7 axes, 1 error on 1 axis")).isTrue();
     click(this, "#open-rinse-drum");
     assertThat(desk.axisId().get()).isEqualTo("rinse-drum");
-    assertThat(desk.step().get()).isEqualTo(WorkStep.MAP);
-    assertThat(shows("Live zero on one side only")).isTrue();
+    // The range of the input is a setting of the drive: there it is mended.
+    assertThat(desk.step().get()).isEqualTo(WorkStep.SET_UP);
+    assertThat(lookup(".journey-row.chosen").queryAll()).hasSize(1);
+    click(this, "#line-overview");
+    click(this, "#open-infeed-belt");
+    assertThat(desk.step().get()).isEqualTo(WorkStep.MAKE_SAFE);
   }
 
   @Test

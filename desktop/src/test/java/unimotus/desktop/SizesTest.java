@@ -2,8 +2,11 @@ package unimotus.desktop;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.concurrent.TimeUnit;
 import javafx.geometry.Bounds;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -13,6 +16,7 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.text.Text;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.testfx.util.WaitForAsyncUtils;
 import unimotus.workbench.WorkStep;
 
 /**
@@ -21,6 +25,12 @@ import unimotus.workbench.WorkStep;
 class SizesTest extends WindowTest {
   /** What a text may be narrower than its box by rounding, in pixels. */
   private static final double ROUNDING = 1.5;
+
+  /** What these show comes from beside the window: a run of faults, a device that answers. */
+  private static final Set<String> AWAITED =
+      Set.of("make-safe", "make-safe-running", "live", "find", "dry-run", "set-up-compare");
+
+  private static final long AWAITED_MILLIS = 700;
 
   private final List<String> wrong = new ArrayList<>();
 
@@ -72,7 +82,20 @@ class SizesTest extends WindowTest {
     onWindow(desk::startAxis);
     settle();
     look("new axis");
+    lookAtThePictures();
     assertThat(wrong).isEmpty();
+  }
+
+  /** Every view that a picture is taken of. */
+  private void lookAtThePictures() {
+    for (Shots.Shot view : new Shots(stage, desk, Path.of("none")).views()) {
+      onWindow(() -> view.pose().accept(desk));
+      settle();
+      if (AWAITED.contains(view.name())) {
+        WaitForAsyncUtils.sleep(AWAITED_MILLIS, TimeUnit.MILLISECONDS);
+      }
+      look(view.name());
+    }
   }
 
   private void fire(String button) {

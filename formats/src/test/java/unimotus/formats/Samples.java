@@ -52,6 +52,9 @@ import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.MoveStep;
 import unimotus.core.move.TravelRange;
+import unimotus.core.positioning.PositioningDesign;
+import unimotus.core.positioning.PositioningWords;
+import unimotus.core.positioning.TablePosition;
 import unimotus.core.profile.ManualWords;
 import unimotus.core.profile.ManualWords.ControlBit;
 import unimotus.core.profile.ManualWords.ControlMeaning;
@@ -104,7 +107,12 @@ final class Samples {
             3),
         0.002,
         new Transmission(8, 150, 0.001),
-        new LoopGains(30, 0.05, 0.02, 0.5));
+        new LoopGains(30, 0.05, 0.02, 0.5),
+        new PositioningDesign(
+            List.of(
+                new TablePosition(new MoveStep.Absolute(250), 100),
+                new TablePosition(new MoveStep.Incremental(-5), 0)),
+            PositioningWords.USUAL.withNumber(9, 4)));
   }
 
   static Project project(String name) {

@@ -24,6 +24,9 @@ import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.TravelRange;
+import unimotus.core.positioning.PositioningDesign;
+import unimotus.core.positioning.PositioningWords;
+import unimotus.core.positioning.TablePosition;
 import unimotus.core.scaling.AxisScaling;
 import unimotus.core.servo.LoopGains;
 import unimotus.core.sheet.InductionPlate;
@@ -81,6 +84,12 @@ class SchemaTest {
     assertThat(properties(motion.at("/properties/moves")))
         .isEqualTo(components(MoveSequence.class));
     assertThat(properties(motion.at("/properties/gains"))).isEqualTo(components(LoopGains.class));
+    JsonNode byBits = motion.at("/properties/byBits");
+    assertThat(properties(byBits)).isEqualTo(components(PositioningDesign.class));
+    assertThat(properties(byBits.at("/properties/words")))
+        .isEqualTo(components(PositioningWords.class));
+    assertThat(properties(byBits.at("/properties/positions/items")))
+        .isEqualTo(components(TablePosition.class));
     assertThat(properties(motion.at("/properties/travel")))
         .isEqualTo(components(TravelRange.class));
     assertThat(properties(project.at("/$defs/stepperPlate")))

@@ -10,6 +10,8 @@ import unimotus.core.machine.Project;
 import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.MoveStep;
+import unimotus.core.positioning.PositioningWords;
+import unimotus.core.positioning.TablePosition;
 import unimotus.core.scaling.AxisScaling;
 import unimotus.core.scaling.Holder;
 import unimotus.core.servo.LoopGains;
@@ -107,6 +109,23 @@ public final class MotionEdits {
 
   private static Edit steps(String axisId, String what, UnaryOperator<List<MoveStep>> change) {
     return moves(axisId, what, m -> m.withSteps(change.apply(new ArrayList<>(m.steps()))));
+  }
+
+  /** Changes the table in the drive; an empty one is made of the moves. */
+  public static Edit positions(
+      String axisId, String what, UnaryOperator<List<TablePosition>> change) {
+    return change(
+        axisId,
+        what,
+        d ->
+            d.withByBits(
+                d.positioning()
+                    .withPositions(change.apply(new ArrayList<>(d.positioning().positions())))));
+  }
+
+  /** Says where the bits of positioning stand in the words of the drive. */
+  public static Edit words(String axisId, String what, PositioningWords words) {
+    return change(axisId, what, d -> d.withByBits(d.positioning().withWords(words)));
   }
 
   /** Enters gains. */

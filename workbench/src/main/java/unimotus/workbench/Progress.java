@@ -20,10 +20,15 @@ import unimotus.core.review.AxisReview;
  * @param states the state of each station
  * @param stopProved whether everything after Make safe rests on a proved stop
  * @param next the next thing to do, in one sentence
- * @param nextStep the station where it is done
+ * @param nextStep the station whose work it is
+ * @param mending the finding that the next thing mends; empty where it mends none
  */
 public record Progress(
-    Map<WorkStep, State> states, boolean stopProved, String next, WorkStep nextStep) {
+    Map<WorkStep, State> states,
+    boolean stopProved,
+    String next,
+    WorkStep nextStep,
+    Optional<Finding> mending) {
 
   /** The state of a station for an axis. */
   public enum State {
@@ -63,7 +68,12 @@ public record Progress(
     }
     boolean stopProved = states.get(WorkStep.MAKE_SAFE) == State.DONE;
     if (states.get(WorkStep.PROVE) == State.ATTENTION) {
-      return new Progress(states, stopProved, next(WorkStep.PROVE, review, proof), WorkStep.PROVE);
+      return new Progress(
+          states,
+          stopProved,
+          next(WorkStep.PROVE, review, proof),
+          WorkStep.PROVE,
+          Optional.empty());
     }
     WorkStep at =
         List.of(WorkStep.values()).stream()
@@ -75,9 +85,18 @@ public record Progress(
         review.findings().stream().filter(f -> f.severity() == Severity.ERROR).findFirst();
     if (worst.isPresent() && !worst.get().rule().equals(Rule.AXIS_INCOMPLETE)) {
       return new Progress(
-          states, stopProved, worst.get().remedy(), WorkStep.of(worst.get().rule()));
+          states, stopProved, worst.get().remedy(), WorkStep.of(worst.get().rule()), worst);
     }
-    return new Progress(states, stopProved, next(at, review, proof), at);
+    return new Progress(states, stopProved, next(at, review, proof), at, first(at, review));
+  }
+
+  /** What is first mended at a station; a proof is measured, and where no path is nothing is. */
+  private static Optional<Finding> first(WorkStep at, AxisReview review) {
+    return review.assembly() == null
+            || at == WorkStep.PROVE
+            || (at == WorkStep.MAKE_SAFE && review.assembly().stops().isEmpty())
+        ? Optional.empty()
+        : review.findings().stream().filter(f -> WorkStep.of(f.rule()) == at).findFirst();
   }
 
   private static State state(WorkStep step, AxisReview review, Optional<AxisProof> proof) {
@@ -148,11 +167,7 @@ public record Progress(
       return "Design what stops this axis";
     }
     if (at != WorkStep.PROVE) {
-      return review.findings().stream()
-          .filter(f -> WorkStep.of(f.rule()) == at)
-          .findFirst()
-          .map(Finding::remedy)
-          .orElse(open(at));
+      return first(at, review).map(Finding::remedy).orElse(open(at));
     }
     return proof.map(Progress::proofNext).orElse("Prove the axis");
   }

@@ -78,7 +78,8 @@ public enum WorkStep {
           MIXED_WIRE,
           BURDEN,
           SHIELD,
-          LIMIT_SWITCH ->
+          LIMIT_SWITCH,
+          INPUT_CURRENT ->
           WIRE;
       case STOP_UNREACHED,
           NO_SAFETY_STOP,
@@ -152,6 +153,7 @@ public enum WorkStep {
           SCALING_NOT_READ,
           POSITION_BITS,
           MOVE_RANGE,
+          POSITION_TABLE,
           MOVE_SPEED,
           MOVE_TORQUE,
           MOVE_WARMS,

@@ -84,7 +84,7 @@ class OverviewTest {
     for (WorkStep step : WorkStep.values()) {
       done.put(step, step == WorkStep.HAND_OVER ? Progress.State.LATER : Progress.State.DONE);
     }
-    Progress finished = new Progress(done, true, "", WorkStep.PROVE);
+    Progress finished = new Progress(done, true, "", WorkStep.PROVE, Optional.empty());
     Overview overview = Overview.of(AXES.subList(0, 1), a -> finished, a -> List.of());
     assertThat(overview.count(Overview.Filter.OPEN)).isZero();
     assertThat(overview.count(Overview.Filter.UNPROVED_STOP)).isZero();

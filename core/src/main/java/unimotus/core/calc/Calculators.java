@@ -11,7 +11,8 @@ public final class Calculators {
               MotorCalculators.all(),
               PowerCalculators.all(),
               AnalogCalculators.all(),
-              MotionCalculators.all())
+              MotionCalculators.all(),
+              PulseCalculators.all())
           .flatMap(List::stream)
           .toList();
 

@@ -10,8 +10,10 @@ import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.TerminalRef;
+import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Terminal;
+import unimotus.core.stepper.SeriesResistor;
 import unimotus.core.wiring.Installation;
 import unimotus.core.wiring.PlacedDevice;
 import unimotus.core.wiring.TruthTable;
@@ -50,6 +52,7 @@ final class LoadChecks {
   private void loads(TruthTable.Row row, PlacedDevice device) {
     for (Terminal terminal : device.sheet().terminals()) {
       TerminalRef ref = device.ref(terminal.id());
+      terminal.given(Figure.BEARS_AMPERES).ifPresent(bears -> input(row, ref, terminal, bears));
       OptionalDouble amperes = row.solution().delivered(ref);
       if (amperes.isEmpty()) {
         continue;
@@ -61,6 +64,47 @@ final class LoadChecks {
         default -> {}
       }
     }
+  }
+
+  /** An opto input for a lower voltage burns, and looks right until it does. */
+  private void input(TruthTable.Row row, TerminalRef ref, Terminal terminal, double bears) {
+    row.solution()
+        .input(ref)
+        .filter(reading -> reading.amperes() > bears)
+        .ifPresent(
+            reading ->
+                add(
+                    Severity.ERROR,
+                    Rule.INPUT_CURRENT,
+                    ref,
+                    "%s takes %s at %.3g V with %s, over the %s it bears"
+                        .formatted(
+                            ref,
+                            milliamps(reading.amperes()),
+                            reading.volts(),
+                            row.label(),
+                            milliamps(bears)),
+                    "Its diode ages within hours or burns at once.",
+                    resistor(reading.volts(), terminal, bears)));
+  }
+
+  private static String resistor(double volts, Terminal terminal, double bears) {
+    double needs = terminal.figure(Figure.ON_AMPERES);
+    double forward = terminal.figure(Figure.FORWARD_VOLTS);
+    double inside = terminal.figure(Figure.INPUT_OHMS);
+    if (!(needs > 0) || needs >= bears) {
+      return "Give it the voltage its sheet states.";
+    }
+    return SeriesResistor.of(volts, new SeriesResistor.Input(forward, inside, needs, bears))
+        .map(
+            fit ->
+                String.format(
+                    Locale.ROOT,
+                    "Put %.0f Ω, %s W or more, in series before it: %s flow then.",
+                    fit.ohms(),
+                    QuantityFormat.PLAIN.number(fit.ratedWatts()),
+                    milliamps(fit.amperes())))
+        .orElse("No resistor of the series brings it right: give it the voltage its sheet states.");
   }
 
   private void supply(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {

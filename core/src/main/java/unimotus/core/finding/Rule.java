@@ -68,6 +68,7 @@ public enum Rule {
   STOP_UNASSIGNED("DIS-026", "Latched start has no stop input", "common practice"),
   INPUT_PURPOSE("DIS-022", "Input does something else than it is wired for", "common practice"),
   SUPPLIES_JOINED("DIS-024", "Two supplies feed one conductor", "common practice"),
+  INPUT_CURRENT("DIS-027", "Input carries more than it bears", "common practice"),
   COMMAND_AT_REST("DIS-023", "Command is on at rest", "IEC 60204-1 7.5 (from memory)"),
   COMMAND_SOURCE("SET-001", "Drive listens to another command source", "common practice"),
   REFERENCE_SOURCE("SET-002", "Drive listens to another reference source", "common practice"),
@@ -144,6 +145,7 @@ public enum Rule {
   INFEED_FORCED("MOV-012", "Drive does not wait for its infeed", "common practice"),
   WINDING_VOLTAGE("MOV-013", "Motor is wound for a lower mains", "common practice"),
   LIMIT_SWITCH("MOV-014", "Switch along the travel is not seen as meant", "common practice"),
+  POSITION_TABLE("MOV-015", "Table of positions cannot be run as entered", "common practice"),
   SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
   NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
   WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");

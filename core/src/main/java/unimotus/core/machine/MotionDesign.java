@@ -6,6 +6,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.TravelRange;
+import unimotus.core.positioning.PositioningDesign;
 import unimotus.core.scaling.AxisScaling;
 import unimotus.core.scaling.Holder;
 import unimotus.core.servo.LoopGains;
@@ -23,6 +24,8 @@ import unimotus.core.servo.LoopGains;
  * @param cycleSeconds from one set-point to the next, over 0
  * @param transmission what hangs between motor and load
  * @param gains of its loops; null where none were entered
+ * @param byBits its table and its bits, where the drive is positioned by bits; null where nothing
+ *     of its own was entered
  */
 @RecordBuilder
 public record MotionDesign(
@@ -34,7 +37,8 @@ public record MotionDesign(
     MoveSequence moves,
     double cycleSeconds,
     Transmission transmission,
-    @Nullable LoopGains gains)
+    @Nullable LoopGains gains,
+    @Nullable PositioningDesign byBits)
     implements MotionDesignBuilder.With {
   private static final int MOST_AXES = 4;
 
@@ -61,7 +65,13 @@ public record MotionDesign(
         new MoveSequence(0, MoveLimits.of(velocity, acceleration), List.of(), 1),
         0.001,
         Transmission.RIGID,
+        null,
         null);
+  }
+
+  /** How it is positioned by bits: as entered, else a table of its moves and usual bits. */
+  public PositioningDesign positioning() {
+    return byBits == null ? PositioningDesign.USUAL : byBits;
   }
 
   /** This design with no copy of the scaling read. */

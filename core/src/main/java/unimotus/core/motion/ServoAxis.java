@@ -183,9 +183,12 @@ public record ServoAxis(Axis axis, MotionDesign design, ServoPlate plate) {
     return design.moves().plan(design.travel());
   }
 
-  /** Its positions as a table in the drive, numbered in the order of its moves. */
+  /** Its table in the drive: as entered, else its positions in the order of its moves. */
   public PositionTable table() {
-    return PositionTable.of(design.moves(), design.travel());
+    return design.positioning().positions().isEmpty()
+        ? PositionTable.of(design.moves(), design.travel())
+        : new PositionTable(
+            design.positioning().positions(), design.moves().limits(), design.travel());
   }
 
   /** What its moves ask of the motor; outside its travel as {@link #plan}. */

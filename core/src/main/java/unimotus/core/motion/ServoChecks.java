@@ -63,6 +63,7 @@ public final class ServoChecks {
     checks.moves();
     checks.inertia();
     checks.brake();
+    checks.table();
     return checks.found;
   }
 
@@ -146,6 +147,19 @@ public final class ServoChecks {
     speed(demand);
     peak(demand);
     effective(demand);
+  }
+
+  private void table() {
+    List<String> faults = TableFaults.of(axis);
+    if (!faults.isEmpty()) {
+      add(
+          Severity.ERROR,
+          Rule.POSITION_TABLE,
+          "bits",
+          String.join("; ", faults),
+          "The drive rejects the start with an error, moves slower than meant, or has no such number.",
+          "Correct the table at Map, Motion, By bits.");
+    }
   }
 
   private void speed(MoveDemand demand) {

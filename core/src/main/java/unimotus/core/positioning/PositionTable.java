@@ -11,36 +11,36 @@ import unimotus.core.move.TravelRange;
  * Positions in the drive, chosen by their number from 1. Positions are in the unit of the axis.
  *
  * @param entries absolute and incremental moves, in order
- * @param limits what every move keeps to
+ * @param limits what every move keeps to, but for a velocity of its own
  * @param travel where it may go
  */
-public record PositionTable(List<MoveStep> entries, MoveLimits limits, TravelRange travel) {
+public record PositionTable(List<TablePosition> entries, MoveLimits limits, TravelRange travel) {
   /** A jog is so much slower than a move (common practice). */
   private static final double JOG_SHARE = 0.1;
 
   /** Takes a copy. */
   public PositionTable {
     entries = List.copyOf(entries);
-    for (MoveStep each : entries) {
-      if (!isPosition(each)) {
-        throw new IllegalArgumentException(
-            "position table: a %s is no position".formatted(each.label()));
-      }
-    }
   }
 
   /** The positions of a sequence; its jogs and standing times are the controller's. */
   public static PositionTable of(MoveSequence moves, TravelRange travel) {
-    return new PositionTable(
-        moves.steps().stream().filter(PositionTable::isPosition).toList(), moves.limits(), travel);
+    return ofMoves(
+        moves.steps().stream().filter(TablePosition::canBe).toList(), moves.limits(), travel);
   }
 
-  private static boolean isPosition(MoveStep step) {
-    return step instanceof MoveStep.Absolute || step instanceof MoveStep.Incremental;
+  /**
+   * Positions at the velocity of the axis.
+   *
+   * @throws IllegalArgumentException where a step is no position
+   */
+  public static PositionTable ofMoves(List<MoveStep> moves, MoveLimits limits, TravelRange travel) {
+    return new PositionTable(
+        moves.stream().map(m -> new TablePosition(m, 0)).toList(), limits, travel);
   }
 
   /** The entry of a number; empty where the table has none. */
-  public Optional<MoveStep> entry(int number) {
+  public Optional<TablePosition> entry(int number) {
     return number < 1 || number > entries.size()
         ? Optional.empty()
         : Optional.of(entries.get(number - 1));
@@ -49,7 +49,7 @@ public record PositionTable(List<MoveStep> entries, MoveLimits limits, TravelRan
   /** The number of the first entry of a kind; 0 where there is none. */
   public int first(Class<? extends MoveStep> kind) {
     for (int i = 0; i < entries.size(); i++) {
-      if (kind.isInstance(entries.get(i))) {
+      if (kind.isInstance(entries.get(i).move())) {
         return i + 1;
       }
     }

@@ -236,12 +236,12 @@ final class PositioningDrive {
       note = "start not taken: " + whyNot();
       return;
     }
-    MoveStep entry = table.entry(number).orElse(null);
+    TablePosition entry = table.entry(number).orElse(null);
     if (entry == null) {
       fault("position %d is not in the table".formatted(number));
       return;
     }
-    if (entry instanceof MoveStep.Absolute && !isHomed) {
+    if (entry.move() instanceof MoveStep.Absolute && !isHomed) {
       fault("an absolute move before homing");
       return;
     }
@@ -251,7 +251,7 @@ final class PositioningDrive {
       return;
     }
     isAcknowledged = true;
-    begin(MovePlanner.between(position, to, table.limits()));
+    begin(MovePlanner.between(position, to, entry.limits(table.limits())));
     isPositioning = plan != null;
     isInPosition = plan == null;
     note =
@@ -260,10 +260,10 @@ final class PositioningDrive {
             : "start taken, position %d".formatted(number);
   }
 
-  private double destination(MoveStep entry) {
-    return entry instanceof MoveStep.Absolute absolute
-        ? table.travel().destination(position, absolute.target())
-        : position + ((MoveStep.Incremental) entry).distance();
+  private double destination(TablePosition entry) {
+    return entry.move() instanceof MoveStep.Absolute
+        ? table.travel().destination(position, entry.value())
+        : position + entry.value();
   }
 
   private void fault(String why) {

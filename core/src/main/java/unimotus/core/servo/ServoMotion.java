@@ -16,7 +16,8 @@ public final class ServoMotion {
   private final double kv;
   private final double kp;
   private final double forward;
-  private final double most;
+  private final double available;
+  private double most;
   private final double perTick;
   private double seen;
   private double integral;
@@ -32,7 +33,8 @@ public final class ServoMotion {
     kv = setup.gains().position();
     kp = setup.gains().velocity();
     forward = setup.gains().feedForward();
-    most = setup.mostNewtonMetres();
+    available = setup.mostNewtonMetres();
+    most = available;
     steps = ServoPlant.steps(setup.load(), tick);
     if (steps > MOST_STEPS) {
       throw new IllegalArgumentException(
@@ -65,10 +67,21 @@ public final class ServoMotion {
    * @param velocityWanted radians a second, given ahead as far as the gains say
    */
   public void follow(double wanted, double velocityWanted) {
+    follow(wanted, velocityWanted, 0);
+  }
+
+  /**
+   * One tick under the loops.
+   *
+   * @param wanted position
+   * @param velocityWanted radians a second, given ahead as far as the gains say
+   * @param added radians a second, given to the velocity loop as they are
+   */
+  public void follow(double wanted, double velocityWanted, double added) {
     double now = measured();
     double speed = (now - seen) * perSecond;
     seen = now;
-    double error = kv * (wanted - now) + forward * velocityWanted - speed;
+    double error = kv * (wanted - now) + forward * velocityWanted + added - speed;
     double asked = kp * error + integral;
     double given = asked > most ? most : asked < -most ? -most : asked;
     if (given == asked) {
@@ -76,6 +89,11 @@ public final class ServoMotion {
       integral += perTick * error;
     }
     plant.advance(given, steps);
+  }
+
+  /** The torque it gives at most from now on, as far as there is so much. */
+  public void limit(double newtonMetres) {
+    most = Math.min(available, newtonMetres);
   }
 
   /** One tick without torque. */

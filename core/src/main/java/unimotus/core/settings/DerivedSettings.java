@@ -27,6 +27,7 @@ import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingValue;
 import unimotus.core.sheet.StepperPlate;
+import unimotus.core.value.ValueRole;
 
 /**
  * The settings that follow from what is known of an axis: the plate's numbers, the command over
@@ -172,11 +173,11 @@ public final class DerivedSettings {
   }
 
   private void commands() {
-    boolean overStation = isOverStation();
+    boolean overFieldbus = isOverFieldbus();
     choice(
         axis.driveSheet().setting(SettingRole.COMMAND_SOURCE),
-        overStation ? Option.FIELDBUS.word() : Option.TERMINALS.word(),
-        overStation ? "Commands come over process data." : "Run and stop come over wires.");
+        overFieldbus ? Option.FIELDBUS.word() : Option.TERMINALS.word(),
+        overFieldbus ? "Commands come over the fieldbus." : "Run and stop come over wires.");
     String source = axis.axis().reference().source();
     if (source != null) {
       choice(
@@ -188,10 +189,16 @@ public final class DerivedSettings {
     }
   }
 
-  /** A station leads to the drive, and nothing else tells it where to go. */
-  private boolean isOverStation() {
+  /**
+   * A station leads to the drive, or a register takes its positions, and nothing else tells it
+   * where to go.
+   */
+  private boolean isOverFieldbus() {
     Reference reference = axis.axis().reference();
-    return !axis.stations().isEmpty()
+    boolean isTold =
+        axis.isPositioned()
+            && axis.record().fieldbus().map().entry(ValueRole.TARGET_POSITION).isPresent();
+    return (isTold || !axis.stations().isEmpty())
         && reference.output() == null
         && reference.input() == null
         && reference.local() == null

@@ -28,6 +28,8 @@ public enum Figure {
    * Below this current a binary input reads off as well, whatever its voltage; none if not given.
    */
   OFF_AMPERES("offAmperes", "off current", MeasureUnit.AMPERE_UNIT),
+  /** Current a binary input without a limiter bears; not checked where not given. */
+  BEARS_AMPERES("bearsAmperes", "current it bears", MeasureUnit.AMPERE_UNIT),
   /** Resistance of an analog input set for current. */
   BURDEN_OHMS("burdenOhms", "burden", MeasureUnit.OHM_UNIT),
   /** Smallest load of an analog output set for volts. */

@@ -17,7 +17,10 @@ public enum ValueRole {
   SHAFT_SPEED("shaft speed", "motor speed", "actual speed"),
   MOTOR_CURRENT("motor current", "output current"),
   MOTOR_TORQUE("motor torque", "torque"),
-  FAULT_CODE("fault code", "fault", "last fault", "error code");
+  FAULT_CODE("fault code", "fault", "last fault", "error code"),
+  TARGET_POSITION("target position", "position reference"),
+  ACTUAL_POSITION("actual position", "position actual value"),
+  FOLLOWING_ERROR("following error", "following error actual value");
 
   private final String[] names;
 

@@ -92,7 +92,17 @@ class CalculatorsTest {
     "shaft-speed, frequency=50Hz poles=4, 1500",
     "link-voltage, line=400V, 600",
     "torque-constant, back-voltage=72.55V, 1.2",
-    "machine-speed, speed=1500rpm ratio=60 diameter=0.5m, 39.27"
+    "machine-speed, speed=1500rpm ratio=60 diameter=0.5m, 39.27",
+    "pulses, turns=5 steps=400, 2000",
+    "pulse-time, pulses=2000 rate=100Hz, 20",
+    "travel-pulses, travel=300mm lead=3.175mm steps=2000, 188976",
+    "travel-pulses, travel=300mm lead=3.175mm steps=1, 94",
+    "step-travel, lead=3.175mm steps=2000, 1.5875",
+    "word-turns, steps=400, 81",
+    "timer-counts, time=5s base=100ms, 50",
+    "step-corner, voltage=36V inductance=2.5mH current=2.8A, 771.43",
+    "standstill-heat, current=2.8A rest=1.4A, 25",
+    "series-resistor, voltage=24V forward=5V inside=0ohm least=8mA most=12mA, 1800"
   })
   void knownValues(String name, String numbers, double expected) {
     assertThat(calc(name, numbers).value())

@@ -11,6 +11,7 @@ import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.finding.Finding;
+import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
@@ -25,6 +26,8 @@ import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.MoveStep;
 import unimotus.core.move.TravelRange;
+import unimotus.core.positioning.PositioningDesign;
+import unimotus.core.positioning.TablePosition;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.LineReview;
 import unimotus.core.scaling.AxisScaling;
@@ -87,6 +90,7 @@ final class ServoChecksTest {
             2),
         0.001,
         Transmission.RIGID,
+        null,
         null);
   }
 
@@ -394,5 +398,29 @@ final class ServoChecksTest {
     assertThat(
             StopTimeline.fromMaximum(StopCircuit.of(untold, untold.stops().get(0))).comesToRest())
         .isFalse();
+  }
+
+  /** Of a slide of 0 to 150 mm at 200 mm/s: what lies outside, is too fast, or has no number. */
+  @Test
+  void aTableThatCannotBeRunIsAFinding() {
+    TablePosition in = new TablePosition(new MoveStep.Absolute(20), 0);
+    assertThat(tableFaults(List.of(in, new TablePosition(new MoveStep.Incremental(-120), 200))))
+        .isEmpty();
+    assertThat(tableFaults(List.of(in, new TablePosition(new MoveStep.Absolute(151), 0))))
+        .contains("position 2 is 151 mm, the travel goes from 0 mm to 150 mm");
+    assertThat(tableFaults(List.of(new TablePosition(new MoveStep.Incremental(-151), 0))))
+        .contains("position 1 moves by −151 mm, the whole travel is 150 mm");
+    assertThat(tableFaults(List.of(new TablePosition(new MoveStep.Absolute(20), 201))))
+        .contains("position 1 runs at 201 mm/s, the axis at 200 mm/s at most");
+    assertThat(tableFaults(java.util.Collections.nCopies(64, in)))
+        .contains("64 positions are entered, the number in the word goes to 63");
+  }
+
+  private static String tableFaults(List<TablePosition> positions) {
+    return of(assembly(slide().withByBits(PositioningDesign.USUAL.withPositions(positions))))
+        .stream()
+        .filter(f -> f.rule() == Rule.POSITION_TABLE)
+        .map(Finding::seen)
+        .collect(java.util.stream.Collectors.joining());
   }
 }

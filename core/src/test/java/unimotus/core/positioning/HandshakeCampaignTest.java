@@ -33,7 +33,7 @@ class HandshakeCampaignTest {
 
   /** A drive tick by tick. */
   private static final class TickDrive {
-    private final List<MoveStep> table;
+    private final List<TablePosition> table;
     private final double least;
     private final double most;
     private Set<Request> before = EnumSet.noneOf(Request.class);
@@ -48,7 +48,7 @@ class HandshakeCampaignTest {
     private boolean acknowledged;
     private boolean faulty;
 
-    TickDrive(List<MoveStep> table, double least, double most) {
+    TickDrive(List<TablePosition> table, double least, double most) {
       this.table = table;
       this.least = least;
       this.most = most;
@@ -95,7 +95,8 @@ class HandshakeCampaignTest {
         fail();
         return;
       }
-      MoveStep step = table.get(number - 1);
+      TablePosition entry = table.get(number - 1);
+      MoveStep step = entry.move();
       boolean absolute = step instanceof MoveStep.Absolute;
       double to =
           absolute
@@ -108,7 +109,7 @@ class HandshakeCampaignTest {
       acknowledged = true;
       arrived = to == position;
       if (to != position) {
-        go(to, VELOCITY, 'p');
+        go(to, entry.velocity() > 0 ? entry.velocity() : VELOCITY, 'p');
       }
     }
 
@@ -169,12 +170,14 @@ class HandshakeCampaignTest {
     }
   }
 
-  private static List<MoveStep> table(Random random) {
-    List<MoveStep> table = new ArrayList<>();
+  /** Half of them at a velocity of their own, some of which no ramp of a short way reaches. */
+  private static List<TablePosition> table(Random random) {
+    List<TablePosition> table = new ArrayList<>();
     for (int i = 0; i < 3; i++) {
       double place = random.nextInt(13) * 10 - 20;
-      table.add(
-          random.nextBoolean() ? new MoveStep.Absolute(place) : new MoveStep.Incremental(place));
+      MoveStep move =
+          random.nextBoolean() ? new MoveStep.Absolute(place) : new MoveStep.Incremental(place);
+      table.add(new TablePosition(move, random.nextBoolean() ? 0 : 20 + random.nextInt(180)));
     }
     return table;
   }
@@ -210,7 +213,7 @@ class HandshakeCampaignTest {
     List<String> wrong = new ArrayList<>();
     int moved = 0;
     for (int run = 0; run < RUNS; run++) {
-      List<MoveStep> table = table(random);
+      List<TablePosition> table = table(random);
       List<Handshake.Step> steps = steps(random);
       Handshake told =
           Handshake.of(

@@ -15,7 +15,7 @@ import unimotus.core.move.TravelRange;
 class HandshakeTest {
   private static final MoveLimits LIMITS = MoveLimits.of(200, 1000);
   private static final PositionTable SLIDE =
-      new PositionTable(
+      PositionTable.ofMoves(
           List.of(
               new MoveStep.Absolute(100), new MoveStep.Incremental(20), new MoveStep.Absolute(0)),
           LIMITS,
@@ -198,17 +198,18 @@ class HandshakeTest {
   @Test
   void aTableThatCannotShowACaseSaysSo() {
     PositionTable belt =
-        new PositionTable(List.of(new MoveStep.Incremental(250)), LIMITS, TravelRange.ENDLESS);
+        PositionTable.ofMoves(List.of(new MoveStep.Incremental(250)), LIMITS, TravelRange.ENDLESS);
     assertThat(HandshakeCase.ABSOLUTE_TWICE.whyNot(belt)).contains("no absolute move is entered");
     assertThat(last(HandshakeCase.INCREMENTAL_TWICE.play(belt, 0)).position())
         .isCloseTo(500, within(1e-9));
-    PositionTable none = new PositionTable(List.of(), LIMITS, TravelRange.ENDLESS);
+    PositionTable none = PositionTable.ofMoves(List.of(), LIMITS, TravelRange.ENDLESS);
     for (HandshakeCase each : HandshakeCase.values()) {
       assertThat(each.whyNot(none)).isPresent();
       assertThatThrownBy(() -> each.play(none, 0)).hasMessageContaining("entered");
     }
     assertThatThrownBy(
-            () -> new PositionTable(List.of(new MoveStep.Dwell(1)), LIMITS, TravelRange.ENDLESS))
+            () ->
+                PositionTable.ofMoves(List.of(new MoveStep.Dwell(1)), LIMITS, TravelRange.ENDLESS))
         .hasMessage("position table: a dwell is no position");
     assertThatThrownBy(() -> Handshake.of(SLIDE, 0, List.of(step(1, 0), step(0.5, 0))))
         .hasMessageContaining("comes after");
@@ -218,10 +219,37 @@ class HandshakeTest {
   @Test
   void aMoveOutsideTheTravelIsAFault() {
     PositionTable far =
-        new PositionTable(
+        PositionTable.ofMoves(
             List.of(new MoveStep.Incremental(90)), LIMITS, TravelRange.between(0, 150));
     Handshake twice = HandshakeCase.INCREMENTAL_TWICE.play(far, 0);
     assertThat(notes(twice)).contains("fault: position 1 leads outside the travel");
     assertThat(last(twice).position()).isEqualTo(90);
+  }
+
+  /** 100 mm at 25 mm/s instead of 200 mm/s: near enough 4 s more than the ramps alone. */
+  @Test
+  void aPositionHasItsOwnVelocity() {
+    PositionTable slow =
+        new PositionTable(
+            List.of(new TablePosition(new MoveStep.Incremental(100), 25)),
+            LIMITS,
+            TravelRange.ENDLESS);
+    Handshake once = HandshakeCase.SOUND.play(slow, 0);
+    assertThat(last(once).position()).isEqualTo(100);
+    double began =
+        once.moments().stream()
+            .filter(m -> m.note().startsWith("start taken"))
+            .findFirst()
+            .orElseThrow()
+            .time();
+    double ended =
+        once.moments().stream()
+            .filter(m -> m.note().equals("in position"))
+            .findFirst()
+            .orElseThrow()
+            .time();
+    assertThat(ended - began).isBetween(4.0, 4.1);
+    assertThatThrownBy(() -> new TablePosition(new MoveStep.Absolute(1), -1))
+        .hasMessageContaining("velocity must be over 0");
   }
 }

@@ -24,7 +24,7 @@ public final class MotorCard {
     } else if (plate instanceof ServoPlate servo) {
       ServoFields.fill(card, motor, servo);
     } else if (plate instanceof StepperPlate stepper) {
-      StepperFields.fill(card, motor, stepper);
+      StepperFields.fill(desk, card, motor, stepper);
     }
     return card;
   }

@@ -4,6 +4,7 @@ import unimotus.core.machine.Motor;
 import unimotus.core.motor.LinkVoltage;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ServoPlate;
+import unimotus.desktop.kit.WholeNumber;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
 
@@ -51,12 +52,16 @@ final class ServoFields {
         "Poles",
         s.poles(),
         MeasureUnit.ONE,
-        v -> set(motor, "poles", s.withFeedback((int) Math.round(v), s.encoderCounts())));
+        v -> set(motor, "poles", s.withFeedback(WholeNumber.of("poles", v), s.encoderCounts())));
     card.number(
         "Feedback, counts a turn",
         s.encoderCounts(),
         MeasureUnit.COUNTS,
-        v -> set(motor, "feedback", s.withFeedback(s.poles(), (int) Math.round(v))));
+        v ->
+            set(
+                motor,
+                "feedback",
+                s.withFeedback(s.poles(), WholeNumber.of("feedback counts", v))));
     card.number(
         "Holding brake",
         s.brakeNewtonMetres(),

@@ -3,6 +3,12 @@ package unimotus.desktop.identify;
 import unimotus.core.machine.Motor;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.StepperPlate;
+import unimotus.core.stepper.CoilConnection;
+import unimotus.core.stepper.Coils;
+import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.WholeNumber;
+import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
 
@@ -10,12 +16,12 @@ import unimotus.workbench.Edits;
 final class StepperFields {
   private StepperFields() {}
 
-  static void fill(FieldCard card, Motor motor, StepperPlate s) {
+  static void fill(Desk desk, FieldCard card, Motor motor, StepperPlate s) {
     card.number(
         "Full steps a turn",
         s.stepsPerTurn(),
         MeasureUnit.ONE,
-        v -> set(motor, "full steps", s.withStepsPerTurn((int) Math.round(v))));
+        v -> set(motor, "full steps", s.withStepsPerTurn(WholeNumber.of("full steps a turn", v))));
     card.number(
         "Holding torque",
         s.holdingNewtonMetres(),
@@ -40,13 +46,26 @@ final class StepperFields {
         "Leads",
         s.leads(),
         MeasureUnit.ONE,
-        v -> set(motor, "leads", s.withLeads((int) Math.round(v))));
+        v -> set(motor, "leads", s.withLeads(WholeNumber.of("leads", v))));
     card.number(
         "Rotor inertia",
         s.inertiaKgM2(),
         MeasureUnit.KILOGRAM_SQUARE_METRE,
         v -> set(motor, "inertia", s.withInertiaKgM2(v)));
     card.computed("Degrees a step", s.stepDegrees(), MeasureUnit.ONE);
+    CoilConnection.of(s.leads())
+        .forEach(c -> card.line(c.label(), Parts.prose(words(desk, Coils.of(s, c)), "ink-live")));
+  }
+
+  /** What is connected so: current, resistance, inductance and the voltage that holds it. */
+  private static String words(Desk desk, Coils coils) {
+    DisplayUnits units = desk.units();
+    return "%s, %s, %s; holds at %s"
+        .formatted(
+            units.text(coils.amperes(), MeasureUnit.AMPERE_UNIT),
+            units.text(coils.ohms(), MeasureUnit.OHM_UNIT),
+            units.text(coils.henries() * 1000, MeasureUnit.MILLIHENRY),
+            units.text(coils.volts(), MeasureUnit.VOLT_UNIT));
   }
 
   private static Edit set(Motor motor, String what, StepperPlate next) {

@@ -23,6 +23,7 @@ import unimotus.desktop.kit.WordField;
 /** The words of a drive entered bit by bit from its manual. */
 final class ManualWordsPane extends VBox {
   private static final int BITS = 16;
+  private static final double MEANING = 184;
   private static final String NOTHING = "–";
 
   private final Consumer<ManualWords> take;
@@ -162,7 +163,8 @@ final class ManualWordsPane extends VBox {
               change.accept(index < 0 ? null : meanings[index], index < 0 ? "" : name);
             });
     choice.setId(id);
-    choice.setPrefWidth(170);
+    choice.setPrefWidth(MEANING);
+    choice.setMinWidth(MEANING);
     choice.show(meaning == null ? NOTHING : label.apply(meaning));
     WordField field =
         new WordField(

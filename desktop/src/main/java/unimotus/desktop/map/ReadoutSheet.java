@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.Predicate;
+import javafx.geometry.VPos;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
@@ -33,7 +34,7 @@ final class ReadoutSheet extends VBox {
 
   private final Desk desk;
   private final Label state = Parts.label("not connected", "ink-big");
-  private final Label who = Parts.label("", "ink-caption");
+  private final Label who = Parts.passing("ink-caption");
   private final Label standing = Parts.passing("ink-caption");
   private final Label trouble = Parts.passing("ink-attention");
   private final GridPane values = new GridPane();
@@ -58,14 +59,7 @@ final class ReadoutSheet extends VBox {
     trend.setPrefHeight(220);
     trend.setMinHeight(140);
     VBox.setVgrow(trend, Priority.SOMETIMES);
-    getChildren()
-        .addAll(
-            Parts.row(12, state, Parts.spring(), who),
-            standing,
-            trouble,
-            record,
-            Parts.scrolling(values),
-            trend);
+    getChildren().addAll(state, who, standing, trouble, record, Parts.scrolling(values), trend);
   }
 
   /** Begins anew with another drive. */
@@ -116,10 +110,14 @@ final class ReadoutSheet extends VBox {
     int row = 0;
     for (PlacedValue entry : all) {
       Label value = Parts.label("", "ink-strong");
+      value.setMinWidth(Region.USE_PREF_SIZE);
+      GridPane.setValignment(value, VPos.TOP);
       values.addRow(
           row,
-          Parts.label(entry.sign(), "ink-caption"),
-          Parts.quiet("trend-" + row, entry.value().name(), () -> trend(entry)),
+          Parts.column(
+              0,
+              Parts.quiet("trend-" + row, entry.value().name(), () -> trend(entry)),
+              Parts.label(entry.sign(), "ink-caption")),
           value);
       shown.put(entry, value);
       row++;

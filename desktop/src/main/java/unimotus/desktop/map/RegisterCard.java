@@ -3,7 +3,10 @@ package unimotus.desktop.map;
 import java.util.List;
 import java.util.function.Consumer;
 import java.util.function.Function;
+import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.HBox;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.core.fieldbus.Notation;
 import unimotus.core.fieldbus.RegisterEntry;
@@ -24,6 +27,8 @@ import unimotus.desktop.kit.WordField;
 
 /** One register, every property edited in place. */
 final class RegisterCard extends VBox {
+  private static final double NAMES = 54;
+
   private final GridPane grid = new GridPane();
   private final RegisterEntry entry;
   private final Consumer<RegisterEntry> take;
@@ -74,13 +79,24 @@ final class RegisterCard extends VBox {
     choice("role", ValueRole.values(), ValueRole::label, entry.role(), this::role);
     getChildren()
         .addAll(
-            Parts.row(
-                8,
-                Parts.label(entry.name(), "ink-title"),
-                Parts.spring(),
-                Parts.quiet("register-close", "close", close)),
+            Parts.row(8, title(entry.name()), Parts.quiet("register-close", "close", close)),
             grid,
             Parts.quiet("register-remove", "remove this register", remove));
+  }
+
+  private static Label title(String name) {
+    Label title = Parts.prose(name, "ink-title");
+    title.setMaxWidth(Double.MAX_VALUE);
+    HBox.setHgrow(title, Priority.ALWAYS);
+    return title;
+  }
+
+  /** A word beside a field gives way to nothing; the field does. */
+  private static Label named(String name) {
+    Label label = Parts.prose(name, "ink-label");
+    label.setMinWidth(NAMES);
+    label.setPrefWidth(NAMES);
+    return label;
   }
 
   private static String number(double value) {
@@ -98,7 +114,7 @@ final class RegisterCard extends VBox {
   private void text(String name, String value, Change change) {
     WordField field =
         new WordField("register-" + name.replace(' ', '-'), name, value, 12, t -> tried(change, t));
-    grid.addRow(row++, Parts.label(name, "ink-label"), field);
+    grid.addRow(row++, named(name), field);
   }
 
   private <E> void choice(
@@ -118,7 +134,7 @@ final class RegisterCard extends VBox {
     field.setId("register-" + name);
     field.setPrefWidth(170);
     field.show(value);
-    grid.addRow(row++, Parts.label(name, "ink-label"), field);
+    grid.addRow(row++, named(name), field);
   }
 
   private void tried(Change change, String text) {

@@ -17,7 +17,6 @@ import unimotus.core.value.PlacedValue;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.devices.connection.DriveConnection;
-import unimotus.devices.registers.DriveRegisters;
 import unimotus.devices.registers.RegisterConnection;
 import unimotus.workbench.capture.FrameRecorder;
 
@@ -31,7 +30,7 @@ final class RegisterReach implements Reach {
   /** Why the words of the axis cannot be used; null where they can, or others were chosen here. */
   private @Nullable String profileFault;
 
-  private RegisterMap map = DriveRegisters.map();
+  private RegisterMap map = SimulatedRegisters.of(Optional.empty());
   private boolean isOwn;
   private String shownFor = "";
 
@@ -71,7 +70,7 @@ final class RegisterReach implements Reach {
   public void show(Optional<AxisAssembly> axis) {
     Optional<FieldbusLink> link = axis.map(a -> a.record().fieldbus());
     isOwn = link.isPresent() && !link.get().registers().isEmpty();
-    map = isOwn ? link.get().map() : DriveRegisters.map();
+    map = isOwn ? link.get().map() : SimulatedRegisters.of(axis);
     List<WordProfile> offered = new ArrayList<>(DriveProfiles.ofSpeed());
     link.flatMap(FieldbusLink::usableProfile)
         .filter(p -> !offered.contains(p))

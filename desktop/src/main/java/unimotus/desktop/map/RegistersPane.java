@@ -35,7 +35,6 @@ import unimotus.desktop.Desk;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Sides;
-import unimotus.devices.registers.DriveRegisters;
 import unimotus.formats.fieldbus.MapCsv;
 import unimotus.workbench.RegisterLists;
 import unimotus.workbench.SetUpEdits;
@@ -45,8 +44,8 @@ final class RegistersPane extends HBox {
   private static final String BY_LOOKS = "detected automatically";
   private static final int MOST_PROBLEMS = 8;
 
-  private static final double LEAST_TABLE = 580;
-  private static final double LEAST_SIDE = 220;
+  private static final double LEAST_TABLE = 572;
+  private static final double LEAST_SIDE = 234;
   private static final double SIDE = 360;
 
   private final Desk desk;
@@ -89,7 +88,7 @@ final class RegistersPane extends HBox {
             Parts.quiet(
                 "map-stand-in",
                 "use the simulated drive's registers",
-                () -> put(DriveRegisters.map())));
+                () -> put(SimulatedRegisters.of(desk.review().map(AxisReview::assembly)))));
     VBox left = new VBox(10, actions, moves, problems, Parts.scrolling(table));
     VBox right = Parts.sheet(8, Parts.scrolling(side));
     Sides sides = new Sides(left, right, LEAST_TABLE, LEAST_SIDE, SIDE);
@@ -121,7 +120,7 @@ final class RegistersPane extends HBox {
     }
     head();
     List<MapDoubt> doubts = new ArrayList<>(map.doubts());
-    map.shiftAgainst(DriveRegisters.map()).ifPresent(d -> doubts.add(0, d));
+    map.shiftAgainst(SimulatedRegisters.of(axis)).ifPresent(d -> doubts.add(0, d));
     int row = 1;
     for (RegisterEntry entry : map.entries()) {
       row(row++, entry, doubts.stream().anyMatch(d -> d.entry().equals(entry.name())));

@@ -17,6 +17,7 @@ import unimotus.devices.modbus.ExceptionCode;
 import unimotus.devices.modbus.Route;
 import unimotus.devices.modbus.Troubles;
 import unimotus.devices.serial.SerialSettings;
+import unimotus.workbench.live.AssumedSwitches;
 import unimotus.workbench.live.StandIns;
 import unimotus.workbench.live.StandIns.Placed;
 
@@ -77,6 +78,10 @@ final class StandInCard extends VBox {
       list.getChildren().setAll(troubles(next));
       next.units().forEach(u -> list.getChildren().add(row(u)));
       next.servos().forEach(u -> list.getChildren().add(row(u)));
+      if (!next.servos().isEmpty()) {
+        AssumedSwitches.of(desk.session().project(), desk.session().sheets())
+            .ifPresent(words -> list.getChildren().add(Parts.prose(words, "ink-caption")));
+      }
       next.units().stream()
           .filter(this::isShown)
           .findFirst()

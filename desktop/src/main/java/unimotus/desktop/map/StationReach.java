@@ -31,6 +31,7 @@ import unimotus.devices.ethercat.master.StationConnection;
 import unimotus.formats.capture.Packet;
 import unimotus.workbench.capture.FrameRecorder;
 import unimotus.workbench.capture.TelegramRecorder;
+import unimotus.workbench.live.AssumedSwitches;
 import unimotus.workbench.live.StationStandIns;
 
 /** A drive reached over process data, through the station of the project that leads to it. */
@@ -43,6 +44,7 @@ final class StationReach implements Reach {
   private final TextField watchdog =
       field("live-bus-watchdog", "watchdog of the station in ms", "100", 4);
   private final Label who = Parts.prose("", "ink-label");
+  private final Label assumed = Parts.passing("ink-caption");
   private final Label simulated = Parts.prose("", "ink-caption");
   private final VBox node;
   private SimulatedFault wrong = SimulatedFault.NONE;
@@ -73,6 +75,7 @@ final class StationReach implements Reach {
                 faults(),
                 simulated,
                 Parts.quiet("live-bus-capture", "write the telegrams", this::writeTelegrams)),
+            assumed,
             Parts.prose(
                 "A desktop computer is no real-time controller: cycles come late now and then. Fit"
                     + " for a first start, for trying words and references, and for finding faults;"
@@ -120,6 +123,8 @@ final class StationReach implements Reach {
                   next.stations().size(),
                   next.server().port(),
                   wrong == SimulatedFault.NONE ? "" : "; wrong: " + wrong.words()));
+      assumed.setText(
+          AssumedSwitches.of(desk.session().project(), desk.session().sheets()).orElse(""));
       next.stations().stream()
           .filter(s -> s.position() == position && !s.still().isEmpty())
           .findFirst()

@@ -7,13 +7,14 @@ import javafx.scene.Node;
 import javafx.scene.control.Label;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.motion.ServoAxis;
-import unimotus.core.move.MoveStep;
 import unimotus.core.positioning.Handshake;
 import unimotus.core.positioning.HandshakeCase;
 import unimotus.core.positioning.PositionTable;
+import unimotus.core.positioning.PositioningWords;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
@@ -39,7 +40,7 @@ final class BitsSide implements MotionSide {
   private final Label why = Parts.passing("ink-attention");
   private final Plot position = new Plot("Position", "s", "");
   private final InputStrips strips = new InputStrips(position.xLow(), position.xHigh());
-  private final GridPane table = grid("position-table");
+  private final VBox entered = new VBox(12);
   private final GridPane moments = grid("handshake-moments");
   private final Sides node;
   private HandshakeCase chosen = HandshakeCase.SOUND;
@@ -68,10 +69,7 @@ final class BitsSide implements MotionSide {
                     + " it takes a start while busy; here it is not taken, as is common.",
                 "ink-caption"));
     VBox side =
-        new VBox(
-            12,
-            Parts.sheet(6, Parts.label("Table in the drive", "ink-strong"), table),
-            Parts.sheet(6, Parts.label("What happens", "ink-strong"), moments));
+        new VBox(12, Parts.sheet(6, Parts.label("What happens", "ink-strong"), moments), entered);
     node = new Sides(Parts.scrolling(main), Parts.scrolling(side), LEAST_MAIN, LEAST_SIDE, SIDE);
   }
 
@@ -105,7 +103,7 @@ final class BitsSide implements MotionSide {
       return;
     }
     PositionTable positions = shown.table();
-    showTable(shown, positions);
+    entered.getChildren().setAll(new TableCard(desk, shown), new BitPlacesCard(desk, shown));
     meaning.setText(chosen.meaning());
     Optional<String> not = chosen.whyNot(positions);
     why.setText(not.map(n -> n + ": see Moves").orElse(""));
@@ -144,37 +142,33 @@ final class BitsSide implements MotionSide {
         high + margin);
   }
 
-  private void showTable(ServoAxis shown, PositionTable positions) {
-    table.getChildren().clear();
-    int number = 0;
-    for (MoveStep each : positions.entries()) {
-      double value =
-          each instanceof MoveStep.Absolute absolute
-              ? absolute.target()
-              : ((MoveStep.Incremental) each).distance();
-      table.add(Parts.label(Integer.toString(++number), "ink-strong"), 0, number);
-      table.add(Parts.label(each.label(), "ink-label"), 1, number);
-      table.add(Parts.label(desk.units().text(value, shown.unit()), "ink-predicted"), 2, number);
-    }
-    if (number == 0) {
-      table.add(Parts.prose("The absolute and incremental moves stand here.", "ink-label"), 0, 0);
-    }
-  }
-
   private void showMoments(ServoAxis shown, Handshake handshake) {
     int row = 0;
+    PositioningWords words = shown.design().positioning().words();
     for (Handshake.Moment each : handshake.moments()) {
       if (!each.note().isEmpty()) {
         Label time =
             Parts.label(desk.units().text(each.time(), MeasureUnit.SECOND_UNIT), "ink-label");
+        time.setMinWidth(Region.USE_PREF_SIZE);
         Label note =
             Parts.prose(
                 "%s, at %s"
                     .formatted(each.note(), desk.units().text(each.position(), shown.unit())));
         GridPane.setValignment(time, VPos.TOP);
         moments.add(time, 0, row);
-        moments.add(note, 1, row++);
+        moments.add(
+            Parts.column(0, note, Parts.prose(words(words, each), "ink-caption")), 1, row++);
       }
+    }
+  }
+
+  private static String words(PositioningWords words, Handshake.Moment moment) {
+    try {
+      return "to the drive 0x%04X, from it 0x%04X"
+          .formatted(
+              words.command(moment.requests(), moment.number()), words.status(moment.replies()));
+    } catch (IllegalArgumentException unfit) {
+      return String.valueOf(unfit.getMessage());
     }
   }
 }

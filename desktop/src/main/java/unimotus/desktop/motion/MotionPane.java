@@ -66,17 +66,24 @@ public final class MotionPane extends VBox {
   /** Opens the side of a finding's place and takes the keyboard to its field, once it is shown. */
   public void aimAt(String place) {
     boolean copies = place.contains("/scaling");
-    side = copies ? Side.SCALING : Side.MOVES;
+    boolean table = place.endsWith("/bits");
+    side = copies ? Side.SCALING : table ? Side.BITS : Side.MOVES;
     tabs.show(side);
     String field =
         copies
             ? "%s-counts".formatted(place.substring(place.lastIndexOf('/') + 1))
-            : place.endsWith("/travel")
-                ? "lowest-position"
-                : place.endsWith("/load") ? "suspended-mass" : "velocity";
+            : table
+                ? "position-1-to"
+                : place.endsWith("/travel")
+                    ? "lowest-position"
+                    : place.endsWith("/load") ? "suspended-mass" : "velocity";
     Platform.runLater(
         () ->
-            Stream.of("#" + field, "#read-" + field.replace("-counts", ""), "#motion-begin")
+            Stream.of(
+                    "#" + field,
+                    "#position-1-by",
+                    "#read-" + field.replace("-counts", ""),
+                    "#motion-begin")
                 .map(this::lookup)
                 .filter(Objects::nonNull)
                 .findFirst()

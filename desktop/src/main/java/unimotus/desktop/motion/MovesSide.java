@@ -16,6 +16,7 @@ import unimotus.desktop.identify.FieldCard;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Sides;
+import unimotus.desktop.kit.WholeNumber;
 import unimotus.workbench.MotionEdits;
 
 /** The moves of an axis: what they keep to, one after the other, and what is to be seen. */
@@ -125,7 +126,10 @@ final class MovesSide implements MotionSide {
         design.driveAxis(),
         MeasureUnit.ONE,
         v ->
-            MotionEdits.change(id, "axis of the drive", d -> d.withDriveAxis((int) Math.round(v))));
+            MotionEdits.change(
+                id,
+                "axis of the drive",
+                d -> d.withDriveAxis(WholeNumber.of("axis of the drive", v))));
     card.number(
         "Cycle of set-points",
         design.cycleSeconds(),

@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.function.DoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
-import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
 import unimotus.core.motion.ServoAxis;
 import unimotus.core.move.MoveStep;
@@ -12,6 +11,7 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.QuantityField;
+import unimotus.desktop.kit.WholeNumber;
 import unimotus.workbench.Edit;
 import unimotus.workbench.MotionEdits;
 
@@ -45,7 +45,9 @@ final class StepsCard extends VBox {
                     "times",
                     axis.design().moves().times(),
                     MeasureUnit.ONE,
-                    v -> MotionEdits.moves(id, "times", m -> m.withTimes(whole(v))))));
+                    v ->
+                        MotionEdits.moves(
+                            id, "times", m -> m.withTimes(WholeNumber.of("times", v))))));
     List<MoveStep> steps = axis.design().moves().steps();
     for (int i = 0; i < steps.size(); i++) {
       getChildren().add(row(i, steps.get(i)));
@@ -54,13 +56,6 @@ final class StepsCard extends VBox {
       getChildren().add(Parts.prose("No moves yet: add the first.", "ink-label"));
     }
     getChildren().add(adders());
-  }
-
-  private static int whole(double value) {
-    if (value != Math.rint(value)) {
-      throw new IllegalArgumentException("moves are run a whole number of times, not " + value);
-    }
-    return (int) value;
   }
 
   private Node row(int at, MoveStep step) {
@@ -114,31 +109,7 @@ final class StepsCard extends VBox {
 
   private QuantityField field(
       String fieldId, double value, MeasureUnit unit, DoubleFunction<Edit> edit) {
-    QuantityField[] self = new QuantityField[1];
-    QuantityField field =
-        new QuantityField(
-            fieldId.replace('-', ' '),
-            unit,
-            desk::units,
-            v -> take(self[0], () -> edit.apply(v)),
-            desk::refuse);
-    self[0] = field;
-    field.setId("move-" + fieldId);
-    field.setPrefColumnCount(6);
-    HBox.setHgrow(field, Priority.SOMETIMES);
-    field.show(value);
-    return field;
-  }
-
-  private void take(QuantityField field, java.util.function.Supplier<Edit> edit) {
-    try {
-      if (!desk.apply(edit.get())) {
-        field.markRefused();
-      }
-    } catch (IllegalArgumentException refused) {
-      field.markRefused();
-      desk.refuse(refused.getMessage());
-    }
+    return EditField.of(desk, "move-" + fieldId, value, unit, edit);
   }
 
   /** What is added begins with figures that can be run: where it stands, and the limits. */

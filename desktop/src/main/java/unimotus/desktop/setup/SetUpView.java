@@ -67,7 +67,7 @@ public final class SetUpView implements View {
   private static final double SIDE = 386;
 
   private final Desk desk;
-  private final Label count = Parts.label("", "ink-label");
+  private final Label count = Parts.prose("", "ink-label");
   private final TextField search = new TextField();
   private final ChoiceField<Start> startField;
   private final VBox habits = Parts.column(3);

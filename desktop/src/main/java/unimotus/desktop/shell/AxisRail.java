@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import unimotus.core.finding.Finding;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.quantity.Count;
@@ -55,6 +56,8 @@ final class AxisRail extends VBox {
     ScrollPane scrolled = Parts.scrolling(items);
     VBox.setVgrow(scrolled, Priority.NEVER);
     scrolled.setMinHeight(60);
+    // As high as its axes, of which a long name takes two lines; where there is less it scrolls.
+    scrolled.prefHeightProperty().bind(items.heightProperty());
     getChildren().addAll(line, bus, scrolled, add, spring, next);
     setPadding(new Insets(10, 0, 0, 0));
     setOnKeyPressed(
@@ -173,16 +176,23 @@ final class AxisRail extends VBox {
         .ifPresent(
             review -> {
               Progress progress = desk.progress(review);
-              WorkStep there = progress.nextStep();
               next.getChildren()
                   .setAll(Parts.label("Next", "ink-caption"), Parts.prose(progress.next()));
-              // A way to where one is already leads nowhere.
-              if (there != desk.step().get()) {
-                next.getChildren()
-                    .add(
-                        Parts.quiet(
-                            "go-next-step", "at " + there.label(), () -> desk.step().set(there)));
-              }
+              way(progress).ifPresent(next.getChildren()::add);
             });
+  }
+
+  /** A way to where one is already leads nowhere, but for one to the field of a finding. */
+  private Optional<Button> way(Progress progress) {
+    Optional<Finding> mending = progress.mending();
+    if (mending.isPresent()) {
+      return Optional.of(
+          Parts.quiet("go-next-step", "go to it", () -> desk.navigation().goTo(mending.get())));
+    }
+    WorkStep there = progress.nextStep();
+    return there == desk.step().get()
+        ? Optional.empty()
+        : Optional.of(
+            Parts.quiet("go-next-step", "at " + there.label(), () -> desk.step().set(there)));
   }
 }

@@ -14,6 +14,7 @@ import unimotus.core.stops.SafetyDistance;
 import unimotus.core.stops.StopTimes;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.WholeNumber;
 import unimotus.workbench.StopEdits;
 
 /** How a person comes near, and the distance the stop needs for it. */
@@ -32,8 +33,8 @@ final class ApproachFields {
     column
         .getChildren()
         .add(
-            Parts.row(
-                6,
+            Parts.column(
+                1,
                 Parts.label("noticed by", "ink-label"),
                 DesignFields.choice(
                     "approach-kind",
@@ -82,7 +83,7 @@ final class ApproachFields {
                   "beams",
                   MeasureUnit.ONE,
                   approach.beams(),
-                  v -> stop.use().withApproach(approach.withBeams((int) Math.round(v)))));
+                  v -> stop.use().withApproach(approach.withBeams(WholeNumber.of("beams", v)))));
     }
     if (kind == Kind.FIELD) {
       pane.getChildren()

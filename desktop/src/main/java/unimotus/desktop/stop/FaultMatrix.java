@@ -9,8 +9,10 @@ import javafx.scene.Group;
 import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Label;
+import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
+import javafx.scene.layout.Priority;
 import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.stops.Detection;
@@ -27,6 +29,7 @@ final class FaultMatrix extends VBox {
   private static final double NAMES = 222;
 
   private static final double LEAST_NAMES = 90;
+  private static final double MOST_NAMES = 400;
   private static final int MOST_PAIRS = 40;
 
   private final Consumer<FaultResult> open;
@@ -72,6 +75,9 @@ final class FaultMatrix extends VBox {
   private Node grid(FaultRun run) {
     GridPane grid = new GridPane();
     grid.setVgap(1);
+    ColumnConstraints names = new ColumnConstraints(LEAST_NAMES, NAMES, MOST_NAMES);
+    names.setHgrow(Priority.ALWAYS);
+    grid.getColumnConstraints().add(names);
     int column = 1;
     List<FaultKind> kinds =
         Stream.of(FaultKind.values())
@@ -87,9 +93,7 @@ final class FaultMatrix extends VBox {
     }
     int row = 1;
     for (String element : run.elements()) {
-      Label name = Parts.label(brief(run, element), "ink-label");
-      name.setPrefWidth(NAMES);
-      name.setMinWidth(LEAST_NAMES);
+      Label name = Parts.prose(brief(run, element), "ink-label");
       Hint.on(name, () -> element);
       grid.add(name, 0, row);
       column = 1;

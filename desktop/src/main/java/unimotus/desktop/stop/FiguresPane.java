@@ -62,7 +62,7 @@ final class FiguresPane extends VBox {
     return Parts.column(
         0,
         Parts.label(reached, figures.reachesRequired() ? "ink-big" : "ink-title"),
-        Parts.label(
+        Parts.prose(
             "calculated %s dangerous failures; the risk graph asks for PL %s"
                 .formatted(rate, figures.required().letter()),
             figures.reachesRequired() ? "ink-label" : "ink-attention"));

@@ -9,6 +9,7 @@ import java.util.function.Function;
 import javafx.scene.Node;
 import javafx.scene.control.CheckBox;
 import javafx.scene.layout.FlowPane;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopUse;
@@ -114,7 +115,7 @@ final class UseFields {
             v -> use.withB10d(device.id(), v));
     String origin =
         own.isPresent() ? "entered here" : stated.isPresent() ? "device sheet" : "not known";
-    return Parts.row(8, field, Parts.label(origin, "ink-caption"));
+    return Parts.flow(8, field, Parts.label(origin, "ink-caption"));
   }
 
   private static int whole(String name, double value) {
@@ -178,6 +179,8 @@ final class UseFields {
   private CheckBox check(
       StopFunction stop, String name, boolean on, Function<Boolean, StopUse> change) {
     CheckBox box = new CheckBox(name);
+    box.setWrapText(true);
+    box.setMinHeight(Region.USE_PREF_SIZE);
     box.setId(id(name));
     box.setSelected(on);
     box.setOnAction(e -> desk.apply(StopEdits.use(stop, name, change.apply(box.isSelected()))));

@@ -39,6 +39,7 @@ import unimotus.desktop.station.States;
 import unimotus.workbench.Overview;
 import unimotus.workbench.Progress;
 import unimotus.workbench.WorkStep;
+import unimotus.workbench.find.Target;
 
 /** An axis of the overview: as a thread from controller to machine, or on one line. */
 final class AxisRow {
@@ -102,15 +103,30 @@ final class AxisRow {
 
   private Button go(Overview.Row row) {
     String axis = row.review().axis().id();
-    WorkStep next = row.progress().nextStep();
-    return Parts.quiet("open-" + axis, "at " + next.label(), () -> desk.show(axis, next));
+    String words =
+        row.progress().mending().isPresent()
+            ? "go to it"
+            : "at " + row.progress().nextStep().label();
+    return Parts.quiet("open-" + axis, words, () -> open(row));
+  }
+
+  /** Where the next thing is done: the field of a finding, else the station. */
+  private void open(Overview.Row row) {
+    String axis = row.review().axis().id();
+    Target station = new Target.Station(axis, row.progress().nextStep());
+    desk.navigation()
+        .goTo(
+            row.progress()
+                .mending()
+                .<Target>map(finding -> new Target.Mending(axis, finding))
+                .orElse(station));
   }
 
   private void onTwoClicks(Node node, Overview.Row row) {
     node.setOnMouseClicked(
         e -> {
           if (e.getClickCount() == 2) {
-            desk.show(row.review().axis().id(), row.progress().nextStep());
+            open(row);
           }
         });
   }

@@ -33,6 +33,7 @@ import unimotus.desktop.identify.PresetsCard;
 import unimotus.desktop.kit.CardRows;
 import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
+import unimotus.desktop.kit.WholeNumber;
 import unimotus.desktop.setup.ReadyPane;
 import unimotus.desktop.station.FindingField;
 import unimotus.desktop.station.FindingList;
@@ -181,7 +182,7 @@ final class IdentifyView implements View {
             Edits.reference(
                 id,
                 "the program's full scale",
-                reference.withProgramFullScale((int) Math.round(v))));
+                reference.withProgramFullScale(WholeNumber.of("program, 100 %", v))));
     card.number(
         "Program means, 100 %",
         reference.frequencyAtFullHertz(),

@@ -1,6 +1,8 @@
 package unimotus.desktop.view;
 
 import java.util.Locale;
+import javafx.geometry.Pos;
+import javafx.scene.Node;
 import javafx.scene.control.Button;
 import javafx.scene.control.Control;
 import javafx.scene.control.Label;
@@ -9,7 +11,9 @@ import javafx.scene.control.Tooltip;
 import javafx.scene.input.KeyCode;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
+import javafx.scene.text.TextAlignment;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Reading;
 import unimotus.core.proof.Expectation;
@@ -39,7 +43,12 @@ final class VerdictRow extends VBox {
   }
 
   private static final double LEAST_TITLE = 128;
-  private static final double LEAST_EXPECTED = 152;
+  private static final double LEAST_EXPECTED = 140;
+  private static final double LEAST_ENTRY = 132;
+  private static final double LEAST_WORD = 84;
+
+  /** What can be read in the width of an entry. */
+  private static final int SHORT_WORD = 13;
 
   private final Desk desk;
   private final String key;
@@ -69,8 +78,8 @@ final class VerdictRow extends VBox {
     this.work = work;
     this.entry = prediction.expectation() instanceof Expectation.Word w ? choice(w) : number();
     entry.setId("reading-" + key.replace('.', '-'));
-    entry.setPrefWidth(128);
-    entry.setMinWidth(128);
+    entry.setPrefWidth(LEAST_ENTRY);
+    entry.setMinWidth(LEAST_ENTRY);
     Label title =
         Parts.label(
             byPlace
@@ -85,13 +94,25 @@ final class VerdictRow extends VBox {
             title, Parts.prose(byPlace ? prediction.how() : prediction.where(), "ink-caption"));
     HBox.setHgrow(what, Priority.ALWAYS);
     what.setMinWidth(LEAST_TITLE);
-    expected.setMinWidth(LEAST_EXPECTED);
-    expected.setAlignment(javafx.geometry.Pos.CENTER_RIGHT);
-    word.setMinWidth(76);
+    expected.setAlignment(Pos.CENTER_RIGHT);
+    expected.setTextAlignment(TextAlignment.RIGHT);
+    expected.setWrapText(true);
+    expected.setMinHeight(Region.USE_PREF_SIZE);
+    VBox band = new VBox(2, expected, gauge);
+    band.setAlignment(Pos.CENTER_RIGHT);
+    band.setMinWidth(LEAST_EXPECTED);
+    band.setPrefWidth(LEAST_EXPECTED);
+    word.setMaxWidth(LEAST_WORD);
+    word.setWrapText(true);
+    word.setMinHeight(Region.USE_PREF_SIZE);
     beside = Parts.quiet("beside-" + key.replace('.', '-'), "note", this::writeBeside);
     beside.setAccessibleText("note and photo for " + prediction.title());
     getStyleClass().add("verdict-row");
-    getChildren().add(Parts.row(10, mark, what, expected, entry, gauge, word, beside));
+    VBox said = new VBox(2, word, beside);
+    said.setAlignment(Pos.CENTER_LEFT);
+    said.setMinWidth(LEAST_WORD);
+    said.setPrefWidth(LEAST_WORD);
+    getChildren().add(Parts.row(10, mark, what, asked(band), said));
     entry.setOnKeyPressed(
         e -> {
           if (e.getCode() == KeyCode.DELETE && e.isControlDown()) {
@@ -99,6 +120,17 @@ final class VerdictRow extends VBox {
             e.consume();
           }
         });
+  }
+
+  /** What is expected and where it is entered; words that need the room of both are below. */
+  private Node asked(VBox band) {
+    if (prediction.expectation() instanceof Expectation.Word word
+        && word.choices().stream().anyMatch(c -> c.length() > SHORT_WORD)) {
+      entry.setPrefWidth(LEAST_EXPECTED + 10 + LEAST_ENTRY);
+      entry.setMinWidth(entry.getPrefWidth());
+      return Parts.column(2, band, entry);
+    }
+    return Parts.row(10, band, entry);
   }
 
   private TextField number() {
@@ -168,6 +200,7 @@ final class VerdictRow extends VBox {
       getStyleClass().add("differs");
     }
     gauge.setVisible(prediction.expectation() instanceof Expectation.Amount);
+    gauge.setManaged(gauge.isVisible());
     gauge.show(
         prediction.expectation() instanceof Expectation.Amount a
             ? verdict.deviation() / a.tolerance()

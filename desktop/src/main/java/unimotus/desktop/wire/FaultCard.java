@@ -56,7 +56,7 @@ final class FaultCard extends VBox {
     VBox offers =
         Parts.column(
             4,
-            Parts.row(
+            Parts.flow(
                 6,
                 Parts.action(
                     "short-24",

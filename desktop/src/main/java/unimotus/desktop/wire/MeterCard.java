@@ -45,7 +45,7 @@ final class MeterCard extends VBox {
     this.desk = desk;
     this.bench = bench;
     getStyleClass().add("sheet");
-    FlowPane choices = Parts.flow(6, Parts.label("Meter", "ink-strong"));
+    FlowPane choices = Parts.flow(5, Parts.label("Meter", "ink-strong"));
     for (Function function : Function.values()) {
       Button button =
           Parts.action(

@@ -5,6 +5,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.function.Supplier;
 import javafx.geometry.Insets;
 import javafx.scene.control.Label;
@@ -12,6 +13,7 @@ import javafx.scene.control.ListCell;
 import javafx.scene.control.ListView;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.Wire;
@@ -28,8 +30,16 @@ import unimotus.workbench.board.WireBench;
 
 /** The from–to list of all wires, out to the workshop and back. */
 final class SchedulePane extends VBox {
-  private static final double[] WIDTHS = {60, 172, 172, 76, 76, 140};
-  private static final String[] HEADINGS = {"Wire", "From", "To", "Size", "At rest", "In action"};
+  /** Least widths; what has no fixed length takes the room that is left. */
+  private static final double[] WIDTHS = {40, 150, 138, 66, 60, 58};
+
+  private static final Set<Integer> GROWING = Set.of(1, 2);
+  private static final String[] HEADINGS = {
+    "Wire", "From, to", "Signal", "Size", "At rest", "In action"
+  };
+
+  /** What the list takes on the right of its rows: the bar and the edge of a row. */
+  private static final double BAR = 22;
 
   private final Desk desk;
   private final WireBench bench;
@@ -65,13 +75,23 @@ final class SchedulePane extends VBox {
   private static HBox heading() {
     HBox heading = Parts.row(6);
     for (int i = 0; i < HEADINGS.length; i++) {
-      var label = Parts.label(HEADINGS[i], "ink-label");
-      label.setMinWidth(WIDTHS[i]);
-      label.setMaxWidth(WIDTHS[i]);
+      Label label = Parts.label(HEADINGS[i], "ink-label");
+      size(label, i);
       heading.getChildren().add(label);
     }
-    heading.setPadding(new Insets(0, 0, 0, 8));
+    heading.setPadding(new Insets(0, BAR, 0, 8));
     return heading;
+  }
+
+  private static void size(Region cell, int column) {
+    cell.setMinWidth(WIDTHS[column]);
+    cell.setPrefWidth(WIDTHS[column]);
+    if (GROWING.contains(column)) {
+      HBox.setHgrow(cell, Priority.ALWAYS);
+      cell.setMaxWidth(Double.MAX_VALUE);
+    } else {
+      cell.setMaxWidth(WIDTHS[column]);
+    }
   }
 
   /** Shows the wires of the line. */
@@ -137,26 +157,30 @@ final class SchedulePane extends VBox {
     }
   }
 
-  /** One wire: ends, size and voltages, below them what it carries and is made of. */
+  /**
+   * One wire: ends, what it carries and is made of, voltages; below them what brings the second.
+   */
   private static final class RowCell extends ListCell<WireSchedule.Row> {
     private final List<Label> above = new ArrayList<>();
     private final List<Label> below = new ArrayList<>();
-    private final HBox line = Parts.row(6);
+    private final Label action = Parts.passing("ink-caption");
+    private final HBox line = Parts.row(5);
+    private final VBox lines = Parts.column(0, line, action);
 
     private final Supplier<DisplayUnits> units;
 
     RowCell(Supplier<DisplayUnits> units) {
       this.units = units;
-      for (double width : WIDTHS) {
+      for (int i = 0; i < WIDTHS.length; i++) {
         Label first = Parts.label("");
-        Label second = Parts.label("", "ink-caption");
+        Label second = i == 1 ? Parts.label("") : Parts.label("", "ink-caption");
         VBox cell = Parts.column(0, first, second);
-        cell.setMinWidth(width);
-        cell.setMaxWidth(width);
+        size(cell, i);
         above.add(first);
         below.add(second);
         line.getChildren().add(cell);
       }
+      VBox.setMargin(action, new Insets(0, 0, 0, WIDTHS[0] + 5));
       setPrefWidth(0);
     }
 
@@ -164,10 +188,15 @@ final class SchedulePane extends VBox {
     protected void updateItem(WireSchedule.Row row, boolean empty) {
       super.updateItem(row, empty);
       setText(null);
-      setGraphic(empty || row == null ? null : line);
+      setGraphic(empty || row == null ? null : lines);
       if (!empty && row != null) {
         fill(above, first(row));
         fill(below, second(row));
+        WireSchedule.Expected expected = row.expectation();
+        action.setText(
+            expected == null || expected.action().isEmpty()
+                ? ""
+                : "in action: " + expected.action());
       }
     }
 
@@ -183,7 +212,7 @@ final class SchedulePane extends VBox {
       return new String[] {
         wire.id(),
         wire.from().toString(),
-        wire.to().toString(),
+        wire.make().signal(),
         wire.make().size().toString(),
         expected == null ? "" : volts(expected.restVolts()),
         expected == null ? "" : volts(expected.actionVolts())
@@ -192,14 +221,13 @@ final class SchedulePane extends VBox {
 
     private static String[] second(WireSchedule.Row row) {
       WireMake make = row.wire().make();
-      WireSchedule.Expected expected = row.expectation();
       return new String[] {
         make.colour(),
-        make.signal(),
+        row.wire().to().toString(),
         (make.cable() + " " + make.core()).strip(),
         make.lengthMetres() == 0 ? "" : make.lengthMetres() + " m",
         make.shield() == Shield.NONE ? "" : "shielded",
-        expected == null ? "" : expected.action()
+        ""
       };
     }
 

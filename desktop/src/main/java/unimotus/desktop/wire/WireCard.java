@@ -6,8 +6,9 @@ import java.util.List;
 import java.util.OptionalDouble;
 import javafx.scene.Node;
 import javafx.scene.control.Label;
+import javafx.scene.layout.FlowPane;
 import javafx.scene.layout.GridPane;
-import javafx.scene.layout.HBox;
+import javafx.scene.layout.Region;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.ConductorSize;
@@ -62,9 +63,12 @@ final class WireCard extends VBox {
   private void build(Wire wire) {
     WordField number =
         new WordField("wire-number", "wire number", wire.id(), 7, t -> renumber(wire, t));
-    HBox head = Parts.row(7, Parts.label("Wire", "ink-strong"), number, Parts.spring());
-    head.getChildren()
-        .add(Parts.quiet("remove-wire", "remove", () -> desk.apply(WiringEdits.disconnect(wire))));
+    FlowPane head =
+        Parts.flow(
+            7,
+            Parts.label("Wire", "ink-strong"),
+            number,
+            Parts.quiet("remove-wire", "remove", () -> desk.apply(WiringEdits.disconnect(wire))));
     getChildren()
         .setAll(
             head,
@@ -149,7 +153,8 @@ final class WireCard extends VBox {
             make.core(),
             16,
             t -> desk.apply(WiringEdits.make(wire, "core", make.withCable(make.cable(), t)))));
-    row(grid, "Shield", shield);
+    grid.add(Parts.label("Shield", "ink-label"), 0, grid.getRowCount(), 2, 1);
+    grid.add(shield, 0, grid.getRowCount(), 2, 1);
     return grid;
   }
 
@@ -162,7 +167,9 @@ final class WireCard extends VBox {
   }
 
   private static void row(GridPane grid, String words, Node field) {
-    grid.addRow(grid.getRowCount(), Parts.label(words, "ink-label"), field);
+    Label label = Parts.label(words, "ink-label");
+    label.setMinWidth(Region.USE_PREF_SIZE);
+    grid.addRow(grid.getRowCount(), label, field);
   }
 
   private Node faults(Wire wire) {
@@ -170,7 +177,7 @@ final class WireCard extends VBox {
     WiringFault joint = new WiringFault.HighResistance(wire.id(), BAD_JOINT_OHMS);
     return Parts.column(
         5,
-        Parts.row(
+        Parts.flow(
             6,
             Parts.label("To try:", "ink-label"),
             Parts.action("fault-open", "Break", () -> bench.fault(open)),

@@ -46,8 +46,8 @@ import unimotus.workbench.board.WireBench.Activity;
  * The station Wire: board, what every input sees, schedule; beside them meter, wire and findings.
  */
 public final class WireView implements View {
-  private static final double LEAST_BOARD = 622;
-  private static final double LEAST_SIDE = 186;
+  private static final double LEAST_BOARD = 560;
+  private static final double LEAST_SIDE = 240;
   private static final double SIDE = 312;
 
   private final Desk desk;

@@ -65,6 +65,11 @@ public interface DriveConnection extends AutoCloseable {
     return "";
   }
 
+  /** Why nothing is commanded over it, in a sentence; empty where something may be. */
+  default Optional<String> readOnly() {
+    return Optional.empty();
+  }
+
   /**
    * Another connection to the same drive, which does not wait for what is under way on this one;
    * empty where the way carries one only.

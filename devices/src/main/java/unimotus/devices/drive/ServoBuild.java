@@ -16,6 +16,7 @@ import unimotus.core.servo.ServoSetup;
  * @param profileVelocity counts a second of its own ramps until another is written
  * @param acceleration counts a second squared of its own ramps
  * @param sense what it takes of its switches
+ * @param ratedNewtonMetres torque of the motor that its torque limit is a share of
  */
 public record ServoBuild(
     ServoSetup setup,
@@ -26,7 +27,8 @@ public record ServoBuild(
     double start,
     double profileVelocity,
     double acceleration,
-    SwitchSense sense) {
+    SwitchSense sense,
+    double ratedNewtonMetres) {
   /** An axis whose limit switches are wired as they are meant, without a home switch. */
   public ServoBuild(
       ServoSetup setup,
@@ -46,7 +48,8 @@ public record ServoBuild(
         start,
         profileVelocity,
         acceleration,
-        SwitchSense.LIMITS);
+        SwitchSense.LIMITS,
+        setup.mostNewtonMetres());
   }
 
   double radians(double counts) {

@@ -11,6 +11,8 @@ package unimotus.devices.drive;
  * @param cycleSeconds interpolation time of the set-points
  * @param homingMethod number of the way to find home
  * @param homeOffset counts shown at home
+ * @param velocityOffset counts a second added to the speed its velocity loop is asked for
+ * @param limits what it keeps to by itself
  */
 public record ServoSetting(
     double targetPosition,
@@ -20,4 +22,29 @@ public record ServoSetting(
     double followingWindow,
     double cycleSeconds,
     int homingMethod,
-    double homeOffset) {}
+    double homeOffset,
+    double velocityOffset,
+    ServoLimits limits) {
+  /** Nothing added, and no limits. */
+  public ServoSetting(
+      double targetPosition,
+      double targetVelocity,
+      double profileVelocity,
+      double acceleration,
+      double followingWindow,
+      double cycleSeconds,
+      int homingMethod,
+      double homeOffset) {
+    this(
+        targetPosition,
+        targetVelocity,
+        profileVelocity,
+        acceleration,
+        followingWindow,
+        cycleSeconds,
+        homingMethod,
+        homeOffset,
+        0,
+        ServoLimits.NONE);
+  }
+}

@@ -46,6 +46,7 @@ public final class StandInServo {
   private static final double STANDS_TURNS = 0.002;
 
   private final ServoBuild build;
+  private final ServoEnds ends;
   private final Supplier<ServoSetting> setting;
   private final TickClock clock;
   private final ServoMotion motion;
@@ -57,6 +58,10 @@ public final class StandInServo {
   private @Nullable ServoHoming homing;
   private double zero;
   private double goal;
+
+  /** What the last start of a move asked for, in counts as shown; not-a-number where none did. */
+  private double asked = Double.NaN;
+
   private boolean acknowledged;
   private boolean homed;
   private boolean torque;
@@ -65,8 +70,7 @@ public final class StandInServo {
   private int fault;
   private long setPoints;
   private long taken;
-  private double silent;
-  private double patience;
+  private final LinkPatience patience = new LinkPatience();
 
   /** As it was told when it was asked last: what is written since does not reach into the past. */
   private ServoSetting told;
@@ -79,6 +83,7 @@ public final class StandInServo {
    */
   public StandInServo(ServoBuild build, Supplier<ServoSetting> setting, LongSupplier nanos) {
     this.build = build;
+    this.ends = new ServoEnds(build);
     this.setting = setting;
     this.tick = build.setup().tickSeconds();
     this.clock = new TickClock(nanos, tick);
@@ -109,6 +114,12 @@ public final class StandInServo {
     return -zero;
   }
 
+  /** How far it is behind what it follows, in counts. */
+  public synchronized double followingError() {
+    play();
+    return Math.rint(lag());
+  }
+
   /** Speed in counts a second, as it is shown. */
   public synchronized double velocity() {
     play();
@@ -135,6 +146,7 @@ public final class StandInServo {
       standing = standing.in(DriveProfiles.cia402(next));
       reference.startAt(reference.position(), reference.velocity());
       goal = reference.position();
+      asked = Double.NaN;
       homing = null;
       acknowledged = false;
       taken = setPoints;
@@ -182,7 +194,9 @@ public final class StandInServo {
     boolean rises = (word & NEW_SET_POINT) != 0 && (before & NEW_SET_POINT) == 0;
     boolean runs = ran && standing.is(WordState.Kind.RUNNING);
     if (runs && rises && mode == OperatingMode.PROFILE_POSITION) {
-      goal = (word & RELATIVE) != 0 ? goal + told.targetPosition() : told.targetPosition() + zero;
+      boolean isRelative = (word & RELATIVE) != 0;
+      asked = isRelative ? goal - zero + told.targetPosition() : told.targetPosition();
+      goal = told.limits().within(asked) + zero;
       acknowledged = true;
     } else if (runs && rises && mode == OperatingMode.HOMING) {
       homed = false;
@@ -209,20 +223,19 @@ public final class StandInServo {
   public synchronized void setPointsCame() {
     play();
     setPoints++;
-    silent = 0;
+    patience.heard();
   }
 
   /** Somebody asked or told something: the link is there. */
   public synchronized void heard() {
     play();
-    silent = 0;
+    patience.heard();
   }
 
   /** From now on it faults where no set-points come for so long; 0 for never. */
   public synchronized void watch(double seconds) {
     play();
-    silent = 0;
-    patience = seconds;
+    patience.last(seconds);
   }
 
   /** The controller took it out of operation: a new command is awaited. */
@@ -245,15 +258,7 @@ public final class StandInServo {
   /** Which of its switches act: 1 negative limit, 2 positive limit, 4 home (object 0x60FD). */
   public synchronized int switches() {
     play();
-    return acting();
-  }
-
-  private int acting() {
-    boolean isLimited = build.least() != build.most();
-    return build
-        .sense()
-        .acting(
-            isLimited && raw() <= build.least(), isLimited && raw() >= build.most(), raw() <= 0);
+    return ends.acting(raw());
   }
 
   /** The status word. */
@@ -264,7 +269,7 @@ public final class StandInServo {
     if (!running) {
       return word & ~(REACHED | MODE_LOW | MODE_HIGH);
     }
-    word |= isHeld(1) || isHeld(-1) ? LIMITED : 0;
+    word |= isHeld(1) || isHeld(-1) || isBeyondLimits() ? LIMITED : 0;
     boolean there =
         reference.velocity() == 0 && Math.abs(raw() - goal) < STANDS_TURNS * build.countsPerTurn();
     return switch (mode) {
@@ -295,8 +300,7 @@ public final class StandInServo {
   }
 
   private void tickOnce() {
-    silent += tick;
-    if (patience > 0 && silent > patience && standing.is(WordState.Kind.RUNNING)) {
+    if (patience.isOver(tick) && standing.is(WordState.Kind.RUNNING)) {
       fail(FAULT_LINK);
     }
     boolean wanted = standing.is(WordState.Kind.RUNNING) || standing.is(WordState.Kind.STOPPING);
@@ -304,6 +308,7 @@ public final class StandInServo {
       motion.take();
       reference.startAt(raw(), 0);
       goal = raw();
+      asked = Double.NaN;
       taken = setPoints;
     }
     torque = wanted;
@@ -318,13 +323,21 @@ public final class StandInServo {
     if (follows) {
       move();
     }
-    motion.follow(build.radians(reference.position()), build.radians(reference.velocity()));
+    motion.limit(told.limits().torqueShare() * build.ratedNewtonMetres());
+    motion.follow(
+        build.radians(reference.position()),
+        build.radians(reference.velocity()),
+        follows && isCyclic() ? build.radians(told.velocityOffset()) : 0);
     supervise();
+  }
+
+  private double lag() {
+    return reference.position() - raw();
   }
 
   private void supervise() {
     double window = told.followingWindow();
-    lags = window < NEVER && Math.abs(reference.position() - raw()) > window;
+    lags = window < NEVER && Math.abs(lag()) > window;
     if (lags && standing.is(WordState.Kind.RUNNING)) {
       fail(FAULT_FOLLOWING);
     }
@@ -348,7 +361,8 @@ public final class StandInServo {
       case CYCLIC_POSITION -> {
         if (taken != setPoints) {
           taken = setPoints;
-          reference.setPoint(told.targetPosition() + zero, told.cycleSeconds());
+          reference.setPoint(
+              told.limits().within(told.targetPosition()) + zero, told.cycleSeconds());
         }
         reference.alongSetPoints();
       }
@@ -360,10 +374,20 @@ public final class StandInServo {
     }
   }
 
-  /** Whether a limit switch keeps it from going on in a direction, but for homing. */
+  /** A target is cut to the position limits (internal limit active). */
+  private boolean isBeyondLimits() {
+    double wanted =
+        switch (mode) {
+          case CYCLIC_POSITION -> told.targetPosition();
+          case PROFILE_POSITION -> asked;
+          default -> Double.NaN;
+        };
+    return !Double.isNaN(wanted) && told.limits().isBeyond(wanted);
+  }
+
+  /** Whether a limit keeps it from going on in a direction. */
   private boolean isHeld(int direction) {
-    int limit = direction > 0 ? SwitchSense.POSITIVE : SwitchSense.NEGATIVE;
-    return mode != OperatingMode.HOMING && (acting() & limit) != 0;
+    return ends.hold(mode, told.limits(), raw(), raw() - zero, direction);
   }
 
   /** Its own ramps end at a limit switch; a cyclic set-point beyond one is not followed. */
@@ -398,7 +422,7 @@ public final class StandInServo {
       goal = reference.position();
       return;
     }
-    Optional<Double> found = now.tick(raw(), acting());
+    Optional<Double> found = now.tick(raw(), ends.acting(raw()));
     reference.towardsVelocity(now.velocity(), told.acceleration(), told.acceleration());
     found.ifPresent(this::found);
   }

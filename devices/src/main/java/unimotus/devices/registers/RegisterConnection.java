@@ -16,6 +16,7 @@ import unimotus.core.fieldbus.RegisterTable;
 import unimotus.core.profile.Words;
 import unimotus.core.value.HeldValue;
 import unimotus.core.value.PlacedValue;
+import unimotus.core.value.ValueRole;
 import unimotus.devices.connection.DriveConnection;
 import unimotus.devices.connection.Gate;
 import unimotus.devices.connection.NotDone;
@@ -50,6 +51,16 @@ public final class RegisterConnection implements DriveConnection {
   public static RegisterConnection to(Target target, RegisterMap map, Tap tap) {
     return new RegisterConnection(
         target, map, () -> target.route().client(TIMEOUT_MILLISECONDS, tap));
+  }
+
+  /** A target that stands in a register from before would be run to as soon as it is enabled. */
+  @Override
+  public Optional<String> readOnly() {
+    return map.entry(ValueRole.TARGET_POSITION)
+        .map(
+            target ->
+                "a positioning axis over registers is read, not commanded: what stands in %s from before would count as soon as it is enabled"
+                    .formatted(target.name()));
   }
 
   @Override

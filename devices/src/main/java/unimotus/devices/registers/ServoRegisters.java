@@ -29,7 +29,8 @@ public enum ServoRegisters {
   POSITION("actual position", true, 2, ValueType.SIGNED_32),
   VELOCITY("actual velocity", true, 4, ValueType.SIGNED_32),
   FAULT("fault code", true, 6, ValueType.UNSIGNED_16),
-  SWITCHES("limit switches", true, 7, ValueType.BITS_16);
+  SWITCHES("limit switches", true, 7, ValueType.BITS_16),
+  FOLLOWING("following error", true, 8, ValueType.SIGNED_32);
 
   private final RegisterEntry entry;
 

@@ -92,6 +92,7 @@ public final class ServoUnit implements Unit {
       case VELOCITY -> servo.velocity();
       case FAULT -> servo.fault();
       case SWITCHES -> servo.switches();
+      case FOLLOWING -> servo.followingError();
       default -> held(register);
     };
   }

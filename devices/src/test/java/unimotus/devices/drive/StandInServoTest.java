@@ -28,6 +28,8 @@ class StandInServoTest {
   private double window = TURN;
   private int method = 37;
   private double offset;
+  private double ahead;
+  private ServoLimits limits = ServoLimits.NONE;
   private LoopGains gains = new LoopGains(1, 1, 0, 0);
 
   private StandInServo servo(ServoLoad load, @Nullable BrakeTimes brake, double start) {
@@ -39,7 +41,16 @@ class StandInServoTest {
         build,
         () ->
             new ServoSetting(
-                target, velocity, 10 * TURN, 100 * TURN, window, 0.001, method, offset),
+                target,
+                velocity,
+                10 * TURN,
+                100 * TURN,
+                window,
+                0.001,
+                method,
+                offset,
+                ahead,
+                limits),
         () -> nanos);
   }
 
@@ -290,5 +301,85 @@ class StandInServoTest {
     servo.provoke(StandInServo.FAULT_LINK);
     assertThat(servo.fault()).isEqualTo(0x7500);
     assertThat(servo.switches()).isZero();
+  }
+
+  /**
+   * The speed of the set-points given to the velocity loop as they come: nothing is left of v/Kv
+   * (control theory) but what the cycle and the ramp of the first moment leave.
+   */
+  @Test
+  void aVelocityOffsetTakesTheFollowingErrorAway() {
+    StandInServo servo = level();
+    enable(servo);
+    ahead = 2 * TURN;
+    cycle(servo, 2 * TURN, 1);
+    double lag = gains.followingError(2 * TURN);
+    assertThat(target - servo.position()).isCloseTo(0, within(0.05 * lag));
+    assertThat(Math.abs(servo.followingError())).isLessThan(0.05 * lag);
+    ahead = 0;
+    cycle(servo, 2 * TURN, 1);
+    assertThat(target - servo.position()).isCloseTo(lag, within(0.05 * lag));
+  }
+
+  /** A target beyond a position limit ends there, with the bit of an internal limit (bit 11). */
+  @ParameterizedTest
+  @CsvSource({"8, 6", "8, -2.5", "1, 6", "1, -2.5"})
+  void aTargetEndsAtThePositionLimit(int mode, double turns) {
+    limits = new ServoLimits(-2 * TURN, 4 * TURN, Double.POSITIVE_INFINITY);
+    window = 0xFFFF_FFFFL;
+    StandInServo servo = level();
+    servo.speak(mode == 1 ? OperatingMode.PROFILE_POSITION : OperatingMode.CYCLIC_POSITION);
+    enable(servo);
+    target = turns * TURN;
+    servo.setPointsCame();
+    servo.control(mode == 1 ? ENABLED | 0x10 : ENABLED);
+    pass(4);
+    assertThat(servo.position()).isCloseTo((turns > 0 ? 4 : -2) * TURN, within(30.0));
+    assertThat(servo.status() & 0x800).isNotZero();
+    servo.control(ENABLED);
+    target = TURN;
+    servo.setPointsCame();
+    servo.control(mode == 1 ? ENABLED | 0x10 : ENABLED);
+    pass(3);
+    assertThat(servo.position()).isCloseTo(TURN, within(30.0));
+    assertThat(servo.status() & 0x800).isZero();
+  }
+
+  /**
+   * In the modes of velocity it brakes at the limit: at 100 turns/s² from 3 turns/s 0.045 turns.
+   */
+  @Test
+  void aSpeedEndsAtThePositionLimitAndMayGoBack() {
+    limits = new ServoLimits(-2 * TURN, 4 * TURN, Double.POSITIVE_INFINITY);
+    StandInServo servo = level();
+    servo.speak(OperatingMode.PROFILE_VELOCITY);
+    enable(servo);
+    velocity = 3 * TURN;
+    servo.state();
+    pass(3);
+    assertThat(servo.velocity()).isCloseTo(0, within(0.01 * TURN));
+    assertThat(servo.position()).isBetween(4 * TURN, 4.2 * TURN);
+    assertThat(servo.status() & 0x800).isNotZero();
+    velocity = -3 * TURN;
+    servo.state();
+    pass(0.5);
+    assertThat(servo.position()).isLessThan(4 * TURN);
+  }
+
+  /** 0.1 of 8 N·m less 0.02 N·m of friction on 4e-4 kg·m²: 1950 rad/s², Newton's second law. */
+  @Test
+  void aTorqueLimitLimitsTheAcceleration() {
+    limits = new ServoLimits(0, 0, 0.1);
+    window = 0xFFFF_FFFFL;
+    StandInServo servo = level();
+    servo.speak(OperatingMode.CYCLIC_VELOCITY);
+    enable(servo);
+    velocity = 15 * TURN;
+    servo.state();
+    pass(0.03);
+    double early = servo.velocity();
+    pass(0.01);
+    double perSecond = (servo.velocity() - early) / 0.01 / TURN * 2 * Math.PI;
+    assertThat(perSecond).isCloseTo((0.8 - 0.02) / 4e-4, within(0.05 * 1950));
   }
 }

@@ -12,17 +12,21 @@ import com.fasterxml.jackson.databind.JavaType;
 import com.fasterxml.jackson.databind.JsonDeserializer;
 import com.fasterxml.jackson.databind.JsonMappingException;
 import com.fasterxml.jackson.databind.JsonSerializer;
+import com.fasterxml.jackson.databind.KeyDeserializer;
 import com.fasterxml.jackson.databind.SerializerProvider;
 import com.fasterxml.jackson.databind.deser.BeanDeserializerModifier;
 import com.fasterxml.jackson.databind.module.SimpleModule;
 import java.io.IOException;
 import java.util.Arrays;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import unimotus.core.machine.ConductorSize;
 import unimotus.core.machine.IoAddress;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.move.MoveStep;
+import unimotus.core.positioning.Reply;
+import unimotus.core.positioning.Request;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
@@ -56,6 +60,8 @@ final class CoreModule extends SimpleModule {
     addSerializer(SettingValue.class, new SettingValueWriter());
     addDeserializer(SettingValue.class, new SettingValueReader());
     addSerializer(Enum.class, new KebabWriter());
+    keys(Request.class);
+    keys(Reply.class);
     addSerializer(ConductorSize.class, new SizeWriter());
     addDeserializer(ConductorSize.class, new SizeReader());
     addSerializer(IoAddress.class, new AddressWriter());
@@ -63,6 +69,12 @@ final class CoreModule extends SimpleModule {
     addSerializer(MeasureUnit.class, new UnitWriter());
     addDeserializer(MeasureUnit.class, new UnitReader());
     setDeserializerModifier(new KebabEnums());
+  }
+
+  /** Keys of a map are written as constants are. */
+  private <E extends Enum<E>> void keys(Class<E> type) {
+    addKeySerializer(type, new KebabKeyWriter());
+    addKeyDeserializer(type, new KebabKeyReader(new KebabEnum(type)));
   }
 
   @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
@@ -242,6 +254,33 @@ final class CoreModule extends SimpleModule {
     }
   }
 
+  @SuppressWarnings("rawtypes") // The module asks for the raw type.
+  private static final class KebabKeyWriter extends JsonSerializer<Enum> {
+    @Override
+    public void serialize(Enum constant, JsonGenerator out, SerializerProvider provider)
+        throws IOException {
+      out.writeFieldName(KebabEnum.kebab(constant));
+    }
+  }
+
+  private static final class KebabKeyReader extends KeyDeserializer {
+    private final KebabEnum words;
+
+    KebabKeyReader(KebabEnum words) {
+      this.words = words;
+    }
+
+    @Override
+    public Object deserializeKey(String key, DeserializationContext context) throws IOException {
+      return words
+          .of(key)
+          .orElseThrow(
+              () ->
+                  JsonMappingException.from(
+                      context, "'%s' is not one of %s".formatted(key, words.words())));
+    }
+  }
+
   private static final class KebabEnum extends JsonDeserializer<Object> {
     private final Object[] constants;
 
@@ -252,12 +291,14 @@ final class CoreModule extends SimpleModule {
     @Override
     public Object deserialize(JsonParser in, DeserializationContext context) throws IOException {
       String word = in.getValueAsString("");
-      return Arrays.stream(constants)
-          .filter(c -> kebab(c).equals(word))
-          .findFirst()
+      return of(word)
           .orElseThrow(
               () ->
                   JsonMappingException.from(in, "'%s' is not one of %s".formatted(word, words())));
+    }
+
+    Optional<Object> of(String word) {
+      return Arrays.stream(constants).filter(c -> kebab(c).equals(word)).findFirst();
     }
 
     private String words() {

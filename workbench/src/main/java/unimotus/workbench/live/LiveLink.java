@@ -136,9 +136,15 @@ public final class LiveLink implements AutoCloseable {
   /**
    * Arms the link, so that it writes.
    *
-   * @throws IllegalArgumentException where nobody says who
+   * @throws IllegalArgumentException where nobody says who, or nothing is commanded over it
    */
   public void arm(String by) {
+    connection
+        .readOnly()
+        .ifPresent(
+            why -> {
+              throw new IllegalArgumentException(why);
+            });
     arming.arm(by);
     triesToHandBack = 0;
   }

@@ -114,6 +114,7 @@ record Positioned(List<ServoAxis> axes, List<SwitchSense> senses, String still) 
         axis.design().moves().start() * counts,
         axis.design().moves().limits().velocity() * Math.abs(counts),
         axis.design().moves().limits().acceleration() * Math.abs(counts),
-        sense);
+        sense,
+        axis.plate().ratedNewtonMetres());
   }
 }

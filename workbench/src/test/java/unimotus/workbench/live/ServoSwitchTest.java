@@ -3,13 +3,17 @@ package unimotus.workbench.live;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Lines;
 import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
+import unimotus.core.move.TravelRange;
 import unimotus.devices.drive.StandInServo;
+import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
+import unimotus.workbench.MotionEdits;
 
 /** Home and limit switches of a simulated servo act through the wires of the line. */
 class ServoSwitchTest {
@@ -108,5 +112,23 @@ class ServoSwitchTest {
       assertThat(axis.status() & 0x2000).as("homing error").isNotZero();
       assertThat(axis.velocity()).isZero();
     }
+  }
+
+  /** What is taken as there is said, axis by axis; a switch on the wires is not taken as there. */
+  @Test
+  void whatIsNotWiredIsSaid() {
+    assertThat(AssumedSwitches.of(Demo.project(), SheetLibrary.catalogue()))
+        .hasValueSatisfying(
+            words -> assertThat(words).contains("No limit switch is wired on Slicer X, Slicer Z"));
+    assertThat(AssumedSwitches.of(right(), SheetLibrary.catalogue()))
+        .hasValueSatisfying(words -> assertThat(words).doesNotContain("Slicer X"));
+    Project none = Demo.project();
+    for (String id : List.of("slicer-x", "slicer-z")) {
+      none =
+          MotionEdits.change(id, "travel", d -> d.withTravel(TravelRange.ENDLESS))
+              .change()
+              .apply(none);
+    }
+    assertThat(AssumedSwitches.of(none, SheetLibrary.catalogue())).isEmpty();
   }
 }

@@ -19,33 +19,30 @@ import unimotus.core.path.ProgramScale;
 import unimotus.core.path.SignalPath;
 import unimotus.core.path.Stage;
 import unimotus.core.path.Station;
-import unimotus.core.processdata.ProfileObject;
-import unimotus.core.processdata.ServoImage;
 import unimotus.core.proof.LinkReading;
 import unimotus.core.proof.Part;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.SetPoint;
 import unimotus.core.way.CommandLink;
-import unimotus.core.way.station.StationCause;
-import unimotus.core.way.station.StationRows;
 
 /**
- * Positions as counts in a process image. Immutable; the {@code with} methods exchange one stage.
+ * Positions as counts on the way to a drive. Immutable; the {@code with} methods exchange one
+ * stage.
  *
  * @param axis the axis
- * @param image where its target stands
+ * @param place where its positions stand
  * @param program a position to counts
  * @param drive counts to turns of the shaft
  */
-record MotionLink(ServoAxis axis, ServoImage image, CountsStage program, TurnsStage drive)
+record MotionLink(ServoAxis axis, PositionPlace place, CountsStage program, TurnsStage drive)
     implements CommandLink {
 
   MotionLink with(CountsStage next) {
-    return new MotionLink(axis, image, next, drive);
+    return new MotionLink(axis, place, next, drive);
   }
 
   MotionLink with(TurnsStage next) {
-    return new MotionLink(axis, image, program, next);
+    return new MotionLink(axis, place, program, next);
   }
 
   ProvedMoves moves() {
@@ -107,18 +104,16 @@ record MotionLink(ServoAxis axis, ServoImage image, CountsStage program, TurnsSt
   @Override
   public List<Cause> causes() {
     List<Cause> causes = new ArrayList<>(List.of(MotionCause.values()));
-    causes.addAll(List.of(StationCause.values()));
+    causes.removeAll(place.impossible());
+    causes.addAll(place.causes());
     return causes;
   }
 
   @Override
   public List<Variant> variants(Cause cause, Clues clues) {
-    if (cause instanceof StationCause ofStation) {
-      return ofStation.variants(clues.path(), rows());
-    }
     return cause instanceof MotionCause own
         ? new MotionCauses(this, clues).variants(own)
-        : List.of();
+        : place.variants(cause, this, clues.path());
   }
 
   /** The control word enables it. */
@@ -153,7 +148,7 @@ record MotionLink(ServoAxis axis, ServoImage image, CountsStage program, TurnsSt
                 path.value(Station.COUNTS, number),
                 1,
                 "target position",
-                "object 0x%04X of %s".formatted(image.target(), image.station()),
+                place.target(),
                 "controller or this program",
                 EnumSet.of(Part.PROGRAM, Part.CONTROLLER)));
   }
@@ -187,20 +182,15 @@ record MotionLink(ServoAxis axis, ServoImage image, CountsStage program, TurnsSt
     return points;
   }
 
-  private StationRows rows() {
-    return new StationRows(
-        image.station(), image.mode().orElseThrow(), image.object(ProfileObject.MODE_SHOWN));
-  }
-
   @Override
   public List<Prediction> states(AxisAssembly assembly) {
-    List<Prediction> all = new ArrayList<>(rows().predictions());
-    all.addAll(MotionRows.atRest(axis, image, moves()));
+    List<Prediction> all = new ArrayList<>(place.states());
+    all.addAll(MotionRows.atRest(axis, place, moves()));
     return all;
   }
 
   @Override
   public List<Prediction> inMotion(AxisAssembly assembly) {
-    return MotionRows.inMotion(axis, image, moves());
+    return MotionRows.inMotion(axis, place, moves());
   }
 }

@@ -7,7 +7,6 @@ import java.util.Set;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.motion.ServoAxis;
-import unimotus.core.processdata.ServoImage;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Part;
 import unimotus.core.proof.Prediction;
@@ -52,49 +51,48 @@ final class MotionRows {
   /** Friction and load move the following error (common practice). */
   private static final double FOLLOWING_SHARE = 0.1;
 
-  private static final int FOLLOWING_OBJECT = 0x60F4;
   private static final Set<Part> OF_DRIVE = EnumSet.of(Part.DRIVE, Part.MOTOR);
 
   private final ServoAxis axis;
-  private final ServoImage image;
+  private final PositionPlace place;
   private final ProvedMoves moves;
   private final List<Prediction> rows = new ArrayList<>();
 
-  private MotionRows(ServoAxis axis, ServoImage image, ProvedMoves moves) {
+  private MotionRows(ServoAxis axis, PositionPlace place, ProvedMoves moves) {
     this.axis = axis;
-    this.image = image;
+    this.place = place;
     this.moves = moves;
   }
 
   /** Before anything moves by itself: encoder by hand, brake. */
-  static List<Prediction> atRest(ServoAxis axis, ServoImage image, ProvedMoves moves) {
-    MotionRows all = new MotionRows(axis, image, moves);
+  static List<Prediction> atRest(ServoAxis axis, PositionPlace place, ProvedMoves moves) {
+    MotionRows all = new MotionRows(axis, place, moves);
     if (axis.brake().isPresent()) {
       all.brake();
     } else {
-      all.turn();
+      place.actual().ifPresent(all::turn);
     }
     return all.rows;
   }
 
   /** In motion: how it runs, following error, time. */
-  static List<Prediction> inMotion(ServoAxis axis, ServoImage image, ProvedMoves moves) {
-    MotionRows all = new MotionRows(axis, image, moves);
+  static List<Prediction> inMotion(ServoAxis axis, PositionPlace place, ProvedMoves moves) {
+    MotionRows all = new MotionRows(axis, place, moves);
     all.running();
-    all.following();
+    place.following().ifPresent(all::following);
     all.round();
     return all.rows;
   }
 
   /** The shaft of a motor whose brake is closed cannot be turned. */
-  private void turn() {
+  private void turn(String where) {
     double counts = axis.machine().countsPerTurn().doubleValue();
     amount(
         TURN,
         "Encoder",
         "counts for one turn of the shaft by hand, forward",
         new Expectation.Amount(counts, HAND_SHARE * counts, MeasureUnit.COUNTS),
-        "object 0x%04X of %s".formatted(image.actual(), image.station()),
+        where,
         "Safe torque off open, motor uncoupled. Note the actual position, turn the shaft once the way that is forward, subtract.",
         OF_DRIVE,
         new Step(
@@ -133,7 +131,7 @@ final class MotionRows {
         EnumSet.of(Part.PROGRAM, Part.CONTROLLER, Part.DRIVE, Part.MOTOR));
   }
 
-  private void following() {
+  private void following(String where) {
     LoopGains gains = axis.design().gains();
     if (gains == null || gains.feedForward() == 1) {
       return;
@@ -152,7 +150,7 @@ final class MotionRows {
                       error,
                       Math.max(1, FOLLOWING_SHARE * speed / gains.position() * counts),
                       MeasureUnit.COUNTS),
-                  "object 0x%04X of %s".formatted(image.object(FOLLOWING_OBJECT), image.station()),
+                  where,
                   "Run the moves and read it on the trace while the speed is constant.",
                   EnumSet.of(Part.DRIVE, Part.PROGRAM),
                   new Step(

@@ -22,17 +22,19 @@ import unimotus.core.scaling.AxisScaling;
 import unimotus.core.scaling.Holder;
 import unimotus.core.scaling.ScalingDifference;
 import unimotus.core.servo.LoopGains;
-import unimotus.core.settings.LinkChecks;
-import unimotus.core.sheet.SettingRole;
 import unimotus.core.way.CommandLink;
+import unimotus.core.way.CommandSource;
 import unimotus.core.way.WayOfCommand;
 
-/** Positions over the process data of the station that leads to a servo drive. */
+/**
+ * Positions to a servo drive: over the process data of the station that leads to it, or, where none
+ * does, into the register that is its target position.
+ */
 public final class MotionWay implements WayOfCommand {
 
   @Override
   public String name() {
-    return "by positions over process data";
+    return "by positions";
   }
 
   @Override
@@ -55,12 +57,18 @@ public final class MotionWay implements WayOfCommand {
 
   private static Optional<String> noStation(AxisAssembly axis) {
     List<BusStation> stations = axis.stations();
-    if (stations.size() != 1) {
+    if (stations.isEmpty()) {
+      return RegisterPosition.of(axis)
+          .map(RegisterPosition::fault)
+          .orElse(
+              Optional.of(
+                  "no station leads to its drive, and none of its registers is the target position:"
+                      + " how its positions get there is not entered"));
+    }
+    if (stations.size() > 1) {
       return Optional.of(
-          stations.isEmpty()
-              ? "no station leads to its drive: how its positions get there is not entered"
-              : "more than one station leads to its drive: "
-                  + stations.stream().map(BusStation::name).collect(Collectors.joining(", ")));
+          "more than one station leads to its drive: "
+              + stations.stream().map(BusStation::name).collect(Collectors.joining(", ")));
     }
     StationDesign design = station(axis);
     return image(axis)
@@ -78,6 +86,12 @@ public final class MotionWay implements WayOfCommand {
     return motion == null
         ? Optional.empty()
         : DriveImage.of(station(axis)).map(i -> new ServoImage(i, motion.driveAxis()));
+  }
+
+  private static PositionPlace place(AxisAssembly axis) {
+    return axis.stations().isEmpty()
+        ? RegisterPosition.of(axis).orElseThrow()
+        : new ImagePosition(image(axis).orElseThrow());
   }
 
   private static Optional<String> scaling(ServoAxis axis) {
@@ -100,15 +114,12 @@ public final class MotionWay implements WayOfCommand {
   /** A drive that takes its commands from its terminals takes no positions from the image. */
   @Override
   public void checkWires(AxisAssembly axis, PathFindings findings) {
-    if (!LinkChecks.isCommandedByLink(axis)) {
-      findings.add(
-          Severity.ERROR,
-          Rule.REFERENCE_UNWIRED,
-          findings.setting(SettingRole.COMMAND_SOURCE, "command source"),
-          "the drive takes its commands from its terminals, and positions are to come over process data",
-          "What the image says does not count.",
-          "Set its command source to the fieldbus.");
-    }
+    CommandSource.check(
+        axis,
+        findings,
+        "positions are to come over the fieldbus",
+        "What comes over the fieldbus does not count.",
+        "Set its command source to the fieldbus.");
     noWay(axis)
         .ifPresent(
             seen ->
@@ -118,7 +129,7 @@ public final class MotionWay implements WayOfCommand {
                     "motion/station",
                     seen,
                     "Nothing of its positions is predicted, proved or diagnosed.",
-                    "Enter the station that leads to its drive, with modules and mode, at Process-data bus."));
+                    "Enter the station that leads to its drive, with modules and mode, at Process-data bus; or its register of the target position at Map, Registers."));
   }
 
   /** What is wrong with a station as such is told there. */
@@ -185,7 +196,7 @@ public final class MotionWay implements WayOfCommand {
     AxisScaling drive = axis.copies().of(Holder.DRIVE).orElseThrow();
     return new MotionLink(
         axis,
-        image(assembly).orElseThrow(),
+        place(assembly),
         new CountsStage(program, 1),
         new TurnsStage(drive.countsPerTurn().doubleValue(), true));
   }

@@ -12,8 +12,34 @@ import unimotus.core.quantity.MeasureUnit;
  *
  * @param countsPerTurn counts that are one turn to the drive; negative the other way
  * @param moves whether it moves at all
+ * @param taking what of the counts it takes
  */
-record TurnsStage(double countsPerTurn, boolean moves) implements Stage {
+record TurnsStage(double countsPerTurn, boolean moves, Taking taking) implements Stage {
+  private static final int WORD_BITS = 16;
+
+  /** What of the 32 bits of a position arrives. */
+  enum Taking {
+    WHOLE,
+    EXCHANGED,
+    LOW_WORD;
+
+    double of(double counts) {
+      int whole = (int) Math.rint(counts);
+      return switch (this) {
+        case WHOLE -> counts;
+        case EXCHANGED -> Integer.rotateLeft(whole, WORD_BITS);
+        case LOW_WORD -> whole & 0xFFFF;
+      };
+    }
+  }
+
+  TurnsStage(double countsPerTurn, boolean moves) {
+    this(countsPerTurn, moves, Taking.WHOLE);
+  }
+
+  TurnsStage with(Taking next) {
+    return new TurnsStage(countsPerTurn, moves, next);
+  }
 
   @Override
   public Station from() {
@@ -32,7 +58,7 @@ record TurnsStage(double countsPerTurn, boolean moves) implements Stage {
 
   @Override
   public double forward(double counts) {
-    return moves ? counts / countsPerTurn : 0;
+    return moves ? taking.of(counts) / countsPerTurn : 0;
   }
 
   @Override

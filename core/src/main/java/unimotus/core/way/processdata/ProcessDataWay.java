@@ -4,8 +4,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
-import unimotus.core.finding.Rule;
-import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.BusStation;
 import unimotus.core.machine.EffectiveSettings;
@@ -17,10 +15,10 @@ import unimotus.core.processdata.DriveImage;
 import unimotus.core.processdata.ImageEntry;
 import unimotus.core.processdata.StationDesign;
 import unimotus.core.proof.Part;
-import unimotus.core.settings.LinkChecks;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.value.ValueRole;
 import unimotus.core.way.CommandLink;
+import unimotus.core.way.CommandSource;
 import unimotus.core.way.WayOfCommand;
 import unimotus.core.way.number.DriveNumber;
 import unimotus.core.way.number.ProgramNumber;
@@ -67,15 +65,12 @@ public final class ProcessDataWay implements WayOfCommand {
   /** A drive that takes its commands from its terminals takes the reference from there too. */
   @Override
   public void checkWires(AxisAssembly axis, PathFindings findings) {
-    if (!LinkChecks.isCommandedByLink(axis)) {
-      findings.add(
-          Severity.ERROR,
-          Rule.REFERENCE_UNWIRED,
-          findings.setting(SettingRole.COMMAND_SOURCE, "command source"),
-          "the drive takes its commands from its terminals, and its reference is to come over process data",
-          "What the image says does not count; the speed stays at its minimum, or follows an open input.",
-          "Set its command source to the fieldbus, or choose an output and an input for the reference.");
-    }
+    CommandSource.check(
+        axis,
+        findings,
+        "its reference is to come over process data",
+        "What the image says does not count; the speed stays at its minimum, or follows an open input.",
+        "Set its command source to the fieldbus, or choose an output and an input for the reference.");
   }
 
   /** Identity, modules, image and start-up list of its stations; nothing where it has none. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.function.UnaryOperator;
@@ -13,14 +14,21 @@ import unimotus.core.FixtureServos;
 import unimotus.core.FixtureStations;
 import unimotus.core.Lines;
 import unimotus.core.bench.BenchSetup;
+import unimotus.core.detective.Detective;
 import unimotus.core.esi.EsiDevice;
 import unimotus.core.esi.PdoEntry;
+import unimotus.core.fieldbus.RegisterEntry;
+import unimotus.core.fieldbus.RegisterPlace;
+import unimotus.core.fieldbus.RegisterTable;
+import unimotus.core.fieldbus.WordOrder;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.DriveRecord;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.Reading;
 import unimotus.core.move.MoveStep;
 import unimotus.core.move.TravelRange;
 import unimotus.core.path.Commanded;
@@ -35,7 +43,13 @@ import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.LineReview;
 import unimotus.core.scaling.AxisScaling;
+import unimotus.core.value.Access;
+import unimotus.core.value.DriveValue;
+import unimotus.core.value.Limits;
+import unimotus.core.value.Scaling;
+import unimotus.core.value.ValueType;
 import unimotus.core.way.PathFactory;
+import unimotus.core.way.station.StationRows;
 
 /** Positions over process data: a slide, a drum behind a gear, a turntable; right and wrong. */
 class MotionWayTest {
@@ -343,5 +357,99 @@ class MotionWayTest {
                 .get(0)
                 .signalPath())
         .isPresent();
+  }
+
+  private static RegisterEntry register(String name, int address, ValueType type, Access access) {
+    return new RegisterEntry(
+        DriveValue.named(name, type, Scaling.PLAIN, new Limits(type.least(), type.most()), access),
+        new RegisterPlace(RegisterTable.HOLDING_REGISTER, address, WordOrder.ABCD, ""));
+  }
+
+  private static AxisAssembly overRegisters(RegisterEntry... entries) {
+    Project none =
+        FixtureServos.project(
+            new Mechanics.Screw(1, 0.06), FixtureServos.plate(131_072, 0), FixtureServos.slide());
+    DriveRecord record = none.record(none.axes().get(0).drive());
+    return Lines.axis(
+        FixtureServos.sheets(FixtureServos.device()),
+        none.with(record.withFieldbus(record.fieldbus().withRegisters(List.of(entries)))));
+  }
+
+  private static final RegisterEntry TARGET =
+      register("target position", 2, ValueType.SIGNED_32, Access.READ_WRITE);
+
+  /** No station: 100 mm are 218 453 counts in the register that is the target position. */
+  @Test
+  void positionsGoIntoARegister() {
+    AxisAssembly axis =
+        overRegisters(TARGET, register("actual position", 4, ValueType.SIGNED_32, Access.READ));
+    assertThat(fault(axis)).isEmpty();
+    SignalPath path = PathFactory.of(axis);
+    assertThat(path.value(Station.COUNTS, 100)).isEqualTo(218_453);
+    List<Prediction> all = predicted(axis);
+    assertThat(all).extracting(Prediction::where).contains("register 400003, target position");
+    assertThat(all).extracting(Prediction::where).contains("register 400005, actual position");
+    // Nothing entered says its mode or shows its following error.
+    assertThat(all)
+        .extracting(Prediction::key)
+        .doesNotContain(StationRows.MODE, StationRows.STATE, MotionRows.FOLLOWING);
+    assertThat(predicted(overRegisters(TARGET)))
+        .extracting(Prediction::key)
+        .doesNotContain(MotionRows.TURN);
+  }
+
+  /** Right but built otherwise is not followed, wrong is refused by name. */
+  @Test
+  void aRegisterThatTakesNoCountsIsRefused() {
+    assertThat(
+            fault(
+                overRegisters(
+                    register("target position", 2, ValueType.SIGNED_16, Access.READ_WRITE))))
+        .contains("target position is signed 16: a position in counts is signed 32");
+    assertThat(
+            fault(overRegisters(register("target position", 2, ValueType.SIGNED_32, Access.READ))))
+        .isEqualTo("target position cannot be written");
+    RegisterEntry millimetres =
+        new RegisterEntry(TARGET.value().withScaling(Scaling.of(0.01, "mm")), TARGET.place());
+    assertThat(fault(overRegisters(millimetres)))
+        .contains("counts in steps of 0.01 mm: only counts");
+    assertThat(fault(overRegisters(register("speed", 2, ValueType.SIGNED_32, Access.READ_WRITE))))
+        .contains("none of its registers is the target position");
+  }
+
+  /** What a drive makes of 32 bits that arrive otherwise, against the bytes laid by a buffer. */
+  @Test
+  void exchangedAndMissingRegistersAreNamed() {
+    AxisAssembly axis = overRegisters(TARGET);
+    SignalPath path = PathFactory.of(axis);
+    for (int words : new int[] {2, 1}) {
+      List<Reading> readings = new ArrayList<>();
+      for (Prediction each : predicted(axis)) {
+        if (each.key().endsWith(".counts") && each.expectation() instanceof Expectation.Amount a) {
+          int sent = (int) a.value();
+          java.nio.ByteBuffer bytes = java.nio.ByteBuffer.allocate(4).putInt(0, sent);
+          int high = bytes.getShort(0) & 0xFFFF;
+          int low = bytes.getShort(2) & 0xFFFF;
+          int arrived =
+              words == 1
+                  ? low
+                  : java.nio.ByteBuffer.allocate(4)
+                      .putShort((short) low)
+                      .putShort((short) high)
+                      .getInt(0);
+          readings.add(reading(each.key(), sent));
+          readings.add(reading(each.key().replace(".counts", ".shaft"), arrived / 131_072.0));
+        }
+      }
+      assertThat(Detective.diagnose(path, predicted(axis), readings).suspicions().get(0).cause())
+          .isEqualTo(
+              words == 1
+                  ? PositionRegisterCause.LOW_WORD_ONLY
+                  : PositionRegisterCause.WORDS_EXCHANGED);
+    }
+  }
+
+  private static Reading reading(String key, double amount) {
+    return new Reading("axis", key, amount, null, "", "2026-01-31T14:05:00Z", "", Map.of());
   }
 }

@@ -11,6 +11,7 @@ import unimotus.core.profile.HomingMethod;
 import unimotus.core.profile.OperatingMode;
 import unimotus.core.profile.WordState;
 import unimotus.devices.drive.ServoBuild;
+import unimotus.devices.drive.ServoLimits;
 import unimotus.devices.drive.ServoSetting;
 import unimotus.devices.drive.StandInServo;
 import unimotus.devices.ethercat.mailbox.Aborted;
@@ -18,8 +19,8 @@ import unimotus.devices.ethercat.mailbox.Aborted;
 /**
  * A servo drive behind a station, one axis or more, with motors, brakes and loads (IEC 61800-7-201,
  * from memory; a further axis stands 0x800 higher). Without outputs its axes fault; after that, and
- * after it was taken out of operation, they wait for a new command. Velocity offset, position and
- * torque limits and its own gear and feed keep what is written and do nothing.
+ * after it was taken out of operation, they wait for a new command. Its own gear and feed keep what
+ * is written and do nothing.
  */
 public final class ServoDevice implements StationDevice {
   private static final int NEXT_AXIS = 0x800;
@@ -31,14 +32,19 @@ public final class ServoDevice implements StationDevice {
   private static final int POSITION = 0x6064;
   private static final int FOLLOWING_WINDOW = 0x6065;
   private static final int VELOCITY = 0x606C;
+  private static final int MOST_TORQUE = 0x6072;
   private static final int TARGET_POSITION = 0x607A;
   private static final int HOME_OFFSET = 0x607C;
+  private static final int POSITION_LIMITS = 0x607D;
   private static final int MOST_VELOCITY = 0x607F;
   private static final int HOMING_METHOD = 0x6098;
+  private static final int VELOCITY_OFFSET = 0x60B1;
   private static final int INTERPOLATION = 0x60C2;
+  private static final int FOLLOWING_ERROR = 0x60F4;
   private static final int TARGET_VELOCITY = 0x60FF;
 
   private static final double USUAL_CYCLE = 0.001;
+  private static final double PER_MILLE = 0.001;
 
   private final DeviceObjects objects;
   private final List<StandInServo> axes = new ArrayList<>();
@@ -91,7 +97,18 @@ public final class ServoDevice implements StationDevice {
         window == 0 ? build.countsPerTurn() : window,
         cycle <= 0 ? USUAL_CYCLE : cycle * Math.pow(10, power),
         (int) number(HOMING_METHOD + base, 0, 1),
-        number(HOME_OFFSET + base, 0, Integer.BYTES));
+        number(HOME_OFFSET + base, 0, Integer.BYTES),
+        number(VELOCITY_OFFSET + base, 0, Integer.BYTES),
+        limits(base));
+  }
+
+  /** A greatest torque of 0 was never written: a motor without torque is no delivery. */
+  private ServoLimits limits(int base) {
+    double torque = number(MOST_TORQUE + base, 0, Short.BYTES);
+    return new ServoLimits(
+        number(POSITION_LIMITS + base, 1, Integer.BYTES),
+        number(POSITION_LIMITS + base, 2, Integer.BYTES),
+        torque == 0 ? Double.POSITIVE_INFINITY : torque * PER_MILLE);
   }
 
   private double unsigned(int index) {
@@ -116,6 +133,7 @@ public final class ServoDevice implements StationDevice {
     objects.bind(MODE_SHOWN + base, 0, shown(1, () -> axis.mode().number()));
     objects.bind(POSITION + base, 0, shown(4, axis::position));
     objects.bind(VELOCITY + base, 0, shown(4, axis::velocity));
+    objects.bind(FOLLOWING_ERROR + base, 0, shown(4, axis::followingError));
     objects.bind(
         CONTROL + base,
         0,
@@ -126,10 +144,18 @@ public final class ServoDevice implements StationDevice {
     objects.bind(MODE + base, 0, taken(1, () -> axis.mode().number(), data -> mode(axis, data)));
     for (int index :
         new int[] {
-          TARGET_POSITION, TARGET_VELOCITY, FOLLOWING_WINDOW, MOST_VELOCITY, HOME_OFFSET
+          TARGET_POSITION,
+          TARGET_VELOCITY,
+          FOLLOWING_WINDOW,
+          MOST_TORQUE,
+          MOST_VELOCITY,
+          HOME_OFFSET,
+          VELOCITY_OFFSET
         }) {
       keep(index + base, 0, axis, data -> true);
     }
+    keep(POSITION_LIMITS + base, 1, axis, data -> true);
+    keep(POSITION_LIMITS + base, 2, axis, data -> true);
     keep(INTERPOLATION + base, 1, axis, data -> true);
     keep(INTERPOLATION + base, 2, axis, data -> true);
     // A number that means no way to find home must not stand there as if it were one.
