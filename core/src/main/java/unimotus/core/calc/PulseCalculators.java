@@ -187,7 +187,7 @@ final class PulseCalculators {
             of("steps", "full steps for a turn", MeasureUnit.ONE, STEPS)),
         "voltage=36V inductance=2.5mH current=2.8A",
         in -> {
-          int steps = whole("steps", in.get("steps"));
+          int steps = in.whole("steps");
           Coils coils =
               new Coils(CoilConnection.WHOLE, in.get("current"), 1, in.get("inductance"), steps);
           return new CalcResult(
@@ -197,15 +197,6 @@ final class PulseCalculators {
               PRACTICE,
               "beyond it the torque falls with the speed; use 50 to 70 % of the pull-out curve");
         });
-  }
-
-  private static int whole(String name, double value) {
-    if (value != Math.rint(value) || value < 1 || value > 100_000) {
-      throw new IllegalArgumentException(
-          "%s must be a whole number from 1 to 100000, not %s"
-              .formatted(name, QuantityFormat.PLAIN.number(value)));
-    }
-    return (int) value;
   }
 
   private static Calculator standstillHeat() {

@@ -32,6 +32,7 @@ final class RegisterReach implements Reach {
 
   private RegisterMap map = SimulatedRegisters.of(Optional.empty());
   private boolean isOwn;
+  private boolean isPositioned;
   private String shownFor = "";
 
   RegisterReach(Desk desk) {
@@ -71,6 +72,7 @@ final class RegisterReach implements Reach {
     Optional<FieldbusLink> link = axis.map(a -> a.record().fieldbus());
     isOwn = link.isPresent() && !link.get().registers().isEmpty();
     map = isOwn ? link.get().map() : SimulatedRegisters.of(axis);
+    isPositioned = axis.filter(AxisAssembly::isPositioned).isPresent();
     List<WordProfile> offered = new ArrayList<>(DriveProfiles.ofSpeed());
     link.flatMap(FieldbusLink::usableProfile)
         .filter(p -> !offered.contains(p))
@@ -125,7 +127,8 @@ final class RegisterReach implements Reach {
 
   @Override
   public DriveConnection connect(FrameRecorder recorder) {
-    return RegisterConnection.to(where.target(), map, recorder);
+    RegisterConnection connection = RegisterConnection.to(where.target(), map, recorder);
+    return isPositioned ? connection.ofPositions() : connection;
   }
 
   @Override

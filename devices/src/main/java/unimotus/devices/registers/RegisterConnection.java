@@ -34,6 +34,7 @@ public final class RegisterConnection implements DriveConnection {
   private final RegisterMap map;
   private final Supplier<Client> clients;
   private final Client client;
+  private final boolean isPositioned;
 
   /**
    * A connection over clients made by somebody else.
@@ -41,10 +42,20 @@ public final class RegisterConnection implements DriveConnection {
    * @param clients gives a client of its own each time
    */
   public RegisterConnection(Target target, RegisterMap map, Supplier<Client> clients) {
+    this(target, map, clients, clients.get(), map.entry(ValueRole.TARGET_POSITION).isPresent());
+  }
+
+  private RegisterConnection(
+      Target target,
+      RegisterMap map,
+      Supplier<Client> clients,
+      Client client,
+      boolean isPositioned) {
     this.target = target;
     this.map = map;
     this.clients = clients;
-    this.client = clients.get();
+    this.client = client;
+    this.isPositioned = isPositioned;
   }
 
   /** A connection whose frames are looked at. */
@@ -53,14 +64,18 @@ public final class RegisterConnection implements DriveConnection {
         target, map, () -> target.route().client(TIMEOUT_MILLISECONDS, tap));
   }
 
+  /** The same way to a positioning axis, whatever its registers are called. */
+  public RegisterConnection ofPositions() {
+    return new RegisterConnection(target, map, clients, client, true);
+  }
+
   /** A target that stands in a register from before would be run to as soon as it is enabled. */
   @Override
   public Optional<String> readOnly() {
-    return map.entry(ValueRole.TARGET_POSITION)
-        .map(
-            target ->
-                "a positioning axis over registers is read, not commanded: what stands in %s from before would count as soon as it is enabled"
-                    .formatted(target.name()));
+    return isPositioned
+        ? Optional.of(
+            "a positioning axis over registers is read, not commanded: what stands in its target position from before would count as soon as it is enabled")
+        : Optional.empty();
   }
 
   @Override

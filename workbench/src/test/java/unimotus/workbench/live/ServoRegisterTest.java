@@ -116,10 +116,19 @@ class ServoRegisterTest {
         LiveLink speed = link(standIns, standIns.units().get(0).number(), DriveRegisters.map())) {
       assertThat(link.read().values()).isNotEmpty();
       assertThatThrownBy(() -> link.arm("test"))
-          .hasMessageContaining("what stands in target position from before");
+          .hasMessageContaining("what stands in its target position from before");
       assertThat(link.isArmed()).isFalse();
       speed.arm("test");
       assertThat(speed.isArmed()).isTrue();
+      // A map from before there was such a role: the axis says so.
+      try (RegisterConnection named =
+          RegisterConnection.to(
+                  new Target(standIns.server().route(), standIns.units().get(0).number()),
+                  DriveRegisters.map(),
+                  Tap.NONE)
+              .ofPositions()) {
+        assertThat(named.readOnly()).isPresent();
+      }
     }
   }
 
