@@ -35,9 +35,11 @@ module unimotus.core {
   exports unimotus.core.settings;
   exports unimotus.core.sheet;
   exports unimotus.core.wiring;
+  exports unimotus.core.stepper;
   exports unimotus.core.stops;
   exports unimotus.core.safety;
   exports unimotus.core.scaling;
+  exports unimotus.core.sequence;
   exports unimotus.core.servo;
   exports unimotus.core.way;
   exports unimotus.core.dryrun;

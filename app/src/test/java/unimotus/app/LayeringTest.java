@@ -118,6 +118,9 @@ class LayeringTest {
               resideInAPackage("unimotus.core.way.number.."))
           .ignoreDependency(
               resideInAPackage("unimotus.core.way.."),
+              resideInAPackage("unimotus.core.way.position.."))
+          .ignoreDependency(
+              resideInAPackage("unimotus.core.way.."),
               resideInAPackage("unimotus.core.way.station.."));
 
   @ArchTest

@@ -11,6 +11,7 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.ServoAxis;
+import unimotus.core.motion.StepAxis;
 import unimotus.core.quantity.QuantityText;
 import unimotus.core.scaling.PositionPath;
 import unimotus.core.servo.ServoTrace;
@@ -22,12 +23,14 @@ import unimotus.formats.trace.MoveCsv;
     mixinStandardHelpOptions = true,
     description = {
       "The scaling of a servo axis in every copy, its moves one by one, torque and energy they need,",
-      "and gains for three degrees of dynamics. A simulation is not a proof."
+      "and gains for three degrees of dynamics; of an axis on pulses coils, switches, pulses and the",
+      "torque of its moves. A simulation is not a proof."
     },
     footer = {
       "",
       "Example: unimotus move demo --axis slicer-x",
       "         unimotus move demo --axis slicer-x --at 300mm",
+      "         unimotus move demo --axis bale-tie",
       "         unimotus move demo --axis slicer-x --bits held-start",
       "         unimotus move demo --axis slicer-z --csv moves.csv",
       "         unimotus move demo --axis slicer-x --run 3",
@@ -86,7 +89,11 @@ final class MoveCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    ServoAxis servo = servo(input.read().assembly(axis));
+    AxisAssembly assembly = input.read().assembly(axis);
+    if (assembly.isStepped()) {
+      return pulses(assembly);
+    }
+    ServoAxis servo = servo(assembly);
     if (times != null || recorded != null) {
       return OverlayTold.of(servo, times, recorded).tell(output);
     }
@@ -125,14 +132,42 @@ final class MoveCommand implements Callable<Integer> {
         : 1;
   }
 
+  private int pulses(AxisAssembly assembly) {
+    if (bits != null || times != null || recorded != null || csv != null) {
+      throw new IllegalArgumentException(
+          "axis '%s' is on pulses: --bits, --run, --recorded and --csv are of servo axes"
+              .formatted(assembly.axis().name()));
+    }
+    StepAxis steps =
+        StepAxis.of(assembly)
+            .orElseThrow(() -> refused(assembly, StepAxis.fault(assembly).orElse("")));
+    StepTold told = new StepTold(steps);
+    if (at != null) {
+      double number = QuantityText.parseIn("--at", at, steps.unit());
+      if (output.isJson()) {
+        output.document(told.document(number));
+      } else {
+        told.print(output.text(), number);
+      }
+      return 0;
+    }
+    if (output.isJson()) {
+      output.document(told.document());
+    } else {
+      told.print(output.text());
+    }
+    return told.agrees() ? 0 : 1;
+  }
+
+  private static IllegalArgumentException refused(AxisAssembly assembly, String why) {
+    return new IllegalArgumentException(
+        "axis '%s': %s"
+            .formatted(
+                assembly.axis().name(), why.isEmpty() ? "what it does is undetermined" : why));
+  }
+
   private static ServoAxis servo(AxisAssembly assembly) {
     return ServoAxis.of(assembly)
-        .orElseThrow(
-            () ->
-                new IllegalArgumentException(
-                    "axis '%s': %s"
-                        .formatted(
-                            assembly.axis().name(),
-                            ServoAxis.fault(assembly).orElse("what it does is undetermined"))));
+        .orElseThrow(() -> refused(assembly, ServoAxis.fault(assembly).orElse("")));
   }
 }

@@ -16,6 +16,7 @@ final class Verbs {
     ALL.put("predict", PredictCommand.class);
     ALL.put("diagnose", DiagnoseCommand.class);
     ALL.put("move", MoveCommand.class);
+    ALL.put("sequence", SequenceCommand.class);
     ALL.put("bench", BenchCommand.class);
     ALL.put("wiring", WiringCommand.class);
     ALL.put("stops", StopsCommand.class);

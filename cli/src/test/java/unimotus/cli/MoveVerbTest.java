@@ -121,11 +121,47 @@ class MoveVerbTest {
     assertThat(out.toString()).contains("MOV-002 error axis/slicer-x/motion/scaling/program");
   }
 
+  /** 1600 pulses on 40 mm; 1200 mm in 6.25 s, and 23.75 s of standing: twice a minute. */
+  @Test
+  void anAxisOnPulses() throws IOException {
+    assertThat(run("move", "demo", "--axis", "bale-tie")).isZero();
+    assertThat(out.toString())
+        .contains("halves in series")
+        .contains("1.4 A r.m.s.: SW4 off, SW5 on")
+        .contains("program: equal")
+        .contains("8000 Hz")
+        .contains("pull-in rate with its load");
+    assertThat(run("move", "demo", "--axis", "bale-tie", "--at", "300mm")).isZero();
+    assertThat(out.toString()).contains("12\u202f000").contains("7.5 rev");
+    assertThat(run("move", "demo", "--axis", "bale-tie", "--json")).isZero();
+    assertThat(out.toString()).contains("\"pulsesPerUnit\" : 40.0").contains("\"stalls\" : false");
+    Project wrong =
+        MotionEdits.pulses("bale-tie", "none", s -> s.withCoils(null))
+            .change()
+            .apply(Demo.project());
+    assertThat(run("move", file(wrong), "--axis", "bale-tie")).isZero();
+    assertThat(out.toString()).contains("connection is not chosen").contains("not known");
+    Project halved =
+        MotionEdits.scaling(
+                "bale-tie",
+                Holder.PROGRAM,
+                wrong.axis("bale-tie").orElseThrow().motion().programScaling().withCounts(800))
+            .change()
+            .apply(wrong);
+    assertThat(run("move", file(halved), "--axis", "bale-tie")).isEqualTo(1);
+    assertThat(out.toString()).contains("0.5 times the machine's pulses");
+    assertThat(run("move", "demo", "--axis", "bale-tie", "--run", "2")).isEqualTo(2);
+    assertThat(err.toString()).contains("is on pulses");
+  }
+
   @Test
   void anAxisWithoutMovesIsRefusedWithTheReason() throws IOException {
     assertThat(run("move", "demo", "--axis", "rinse-drum")).isEqualTo(2);
     assertThat(err.toString()).contains("moves are worked out for servo motors");
-    assertThat(run("move", "demo", "--axis", "bale-tie")).isEqualTo(2);
+    Project demo = Demo.project();
+    Project unfinished =
+        demo.with(demo.axis("bale-tie").orElseThrow().withDevices("controller-1", null, null));
+    assertThat(run("move", file(unfinished), "--axis", "bale-tie")).isEqualTo(2);
     assertThat(err.toString()).contains("a drive");
     assertThat(run("move", "demo", "--axis", "nowhere")).isEqualTo(2);
     assertThat(err.toString()).contains("slicer-x");

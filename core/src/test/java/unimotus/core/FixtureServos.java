@@ -75,6 +75,7 @@ public final class FixtureServos {
         0.001,
         Transmission.RIGID,
         GAINS,
+        null,
         null);
   }
 

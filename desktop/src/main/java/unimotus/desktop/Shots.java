@@ -192,6 +192,18 @@ final class Shots {
     waiting.add(pressed("motion-loops", "#motion-loops"));
     waiting.add(pressed("motion-bits", "#motion-bits"));
     waiting.add(pressed("controller-motion", "#map-controller"));
+    waiting.add(
+        new Shot(
+            "motion-coils",
+            d -> {
+              d.show("bale-tie", WorkStep.MAP);
+              d.say("");
+              press("#map-motion");
+              press("#motion-coils");
+            }));
+    waiting.add(pressed("motion-pulses", "#motion-moves"));
+    waiting.add(view("wire-pulses", "bale-tie", WorkStep.WIRE));
+    waiting.add(view("prove-pulses", "bale-tie", WorkStep.PROVE));
     waiting.add(view("identify-servo", "slicer-z", WorkStep.IDENTIFY));
     waiting.add(view("wire-servo", "slicer-z", WorkStep.WIRE));
     waiting.add(view("make-safe-servo", "slicer-z", WorkStep.MAKE_SAFE));

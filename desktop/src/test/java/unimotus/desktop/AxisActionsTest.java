@@ -169,7 +169,13 @@ class AxisActionsTest extends WindowTest {
   @Test
   void aLongLineScrollsInItsOwnPlace() {
     openDrum();
-    Axis bare = desk.session().project().axis("bale-tie").orElseThrow();
+    Axis bare =
+        desk.session()
+            .project()
+            .axis("bale-tie")
+            .orElseThrow()
+            .withDevices("controller-1", null, null)
+            .withMotion(null);
     onWindow(
         () -> {
           for (int i = 0; i < 50; i++) {

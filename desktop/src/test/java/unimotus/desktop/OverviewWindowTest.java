@@ -8,6 +8,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import unimotus.core.machine.Drive;
 import unimotus.core.sheet.SettingValue;
+import unimotus.workbench.Edit;
 import unimotus.workbench.WorkStep;
 
 /**
@@ -34,7 +35,19 @@ class OverviewWindowTest extends WindowTest {
 
   @Test
   void axesAreFilteredAndShownOnOneLineEach() {
-    onWindow(desk::openDemo);
+    onWindow(
+        () -> {
+          desk.openDemo();
+          desk.apply(
+              new Edit(
+                  "take devices away",
+                  p ->
+                      p.with(
+                          p.axis("bale-tie")
+                              .orElseThrow()
+                              .withDevices("controller-1", null, null)
+                              .withMotion(null))));
+        });
     settle();
     assertThat(axesShown()).isEqualTo(7);
     assertThat(shows("7 axes, 1 error on 1 axis")).isTrue();

@@ -14,6 +14,7 @@ import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.control.ScrollPane;
 import javafx.scene.text.Text;
+import org.junit.jupiter.api.Timeout;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.testfx.util.WaitForAsyncUtils;
@@ -34,6 +35,8 @@ class SizesTest extends WindowTest {
 
   private final List<String> wrong = new ArrayList<>();
 
+  /** Some sixty views are laid out one after the other: more than a test usually takes. */
+  @Timeout(240)
   @ParameterizedTest
   @CsvSource({"1000, 700, 100", "1280, 800, 100", "1920, 1080, 150", "1920, 1080, 200"})
   void everyStationIsWhole(int width, int height, int zoom) {

@@ -9,6 +9,7 @@ import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
 import unimotus.core.path.Station;
 import unimotus.desktop.kit.Plot;
+import unimotus.workbench.Edit;
 import unimotus.workbench.WorkStep;
 
 /** Each station's own work, on the demo line. */
@@ -218,9 +219,27 @@ class StationsTest extends WindowTest {
     assertThat(lookup("#reading-ref0-counts").query().getStyleClass()).contains("refused");
   }
 
+  /** The demo with nothing chosen for its last axis, at a station of that. */
+  private void atUnfinished(WorkStep step) {
+    onWindow(
+        () -> {
+          desk.openDemo();
+          desk.apply(
+              new Edit(
+                  "take devices away",
+                  p ->
+                      p.with(
+                          p.axis("bale-tie")
+                              .orElseThrow()
+                              .withDevices("controller-1", null, null)
+                              .withMotion(null))));
+          desk.show("bale-tie", step);
+        });
+  }
+
   @Test
   void anIncompleteAxisIsCompletedByChoosing() {
-    at("bale-tie", WorkStep.IDENTIFY);
+    atUnfinished(WorkStep.IDENTIFY);
     choose(this, "#choose-drive", "Terminal drive 4 kW");
     choose(this, "#choose-motor", "Motor 0.75 kW, 6 poles");
     assertThat(desk.review().orElseThrow().assembly()).isNotNull();
@@ -243,7 +262,7 @@ class StationsTest extends WindowTest {
           WorkStep.DRY_RUN,
           WorkStep.PROVE
         }) {
-      at("bale-tie", step);
+      atUnfinished(step);
       assertThat(shows("still missing: a drive, a motor")).as(step.label()).isTrue();
     }
   }
@@ -251,7 +270,7 @@ class StationsTest extends WindowTest {
   /** A servo motor on a drive of induction motors: told at once, and no view falls over it. */
   @Test
   void aServoMotorOnTheWrongDriveIsTold() {
-    at("bale-tie", WorkStep.IDENTIFY);
+    atUnfinished(WorkStep.IDENTIFY);
     choose(this, "#choose-drive", "Terminal drive 4 kW");
     choose(this, "#choose-motor", "Servo motor 0.75 kW");
     assertThat(text(this, "#stall-torque")).contains("2.9");

@@ -112,7 +112,8 @@ final class Samples {
             List.of(
                 new TablePosition(new MoveStep.Absolute(250), 100),
                 new TablePosition(new MoveStep.Incremental(-5), 0)),
-            PositioningWords.USUAL.withNumber(9, 4)));
+            PositioningWords.USUAL.withNumber(9, 4)),
+        null);
   }
 
   static Project project(String name) {

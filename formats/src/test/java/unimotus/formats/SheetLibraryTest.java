@@ -99,6 +99,10 @@ class SheetLibraryTest {
             .allSatisfy(o -> assertThat(SignalRange.ofLabel(o.value())).as(o.value()).isPresent());
       }
     }
+    if (drive.driveKind() instanceof DriveKind.Step step) {
+      assertThat(step.data()).as(drive.id()).isNotNull();
+      return;
+    }
     List<SettingRole> ofServos =
         List.of(SettingRole.LINK_VOLTAGE, SettingRole.INFEED_READY, SettingRole.STOP_MODE);
     for (SettingRole role :
@@ -190,7 +194,7 @@ class SheetLibraryTest {
     List<FileFault> faults = new ArrayList<>();
     SheetCatalogue sheets = SheetLibrary.withFolder(folder, faults);
     assertThat(sheets.find(MotorSheet.class, "my-motor")).isPresent();
-    assertThat(sheets.all(MotorSheet.class)).hasSize(6);
+    assertThat(sheets.all(MotorSheet.class)).hasSize(9);
     assertThat(faults).extracting(FileFault::file).containsExactly("broken.json", "taken.json");
     assertThat(faults.get(1).problem()).contains("taken by another sheet");
   }

@@ -28,8 +28,9 @@ class SheetMarksTest {
 
   private static final Map<TerminalRole, String> BY_STANDARD =
       Map.of(
-          // A number before the mark tells one motor of several from the next.
-          TerminalRole.MOTOR_OUTPUT, "[12]?[UVW]",
+          // A number before the mark tells one motor of several from the next; of a step motor the
+          // digits are phase and end.
+          TerminalRole.MOTOR_OUTPUT, "[12]?[UVW]|M[12][12]",
           TerminalRole.LINE_INPUT, "L[123]?|N",
           TerminalRole.MAINS, "L[123]?|N",
           TerminalRole.COIL, "A1",
@@ -69,7 +70,7 @@ class SheetMarksTest {
       if (sheet.id().startsWith("controller")) {
         assertThat(sheet.terminals())
             .extracting(Terminal::id)
-            .allMatch(id -> id.matches("24V|0V|(DI|DO|DS|RO|AI|AO)\\d+(\\.C|-)?"));
+            .allMatch(id -> id.matches("24V|0V|(DI|DO|DS|RO|AI|AO|PT|LD)\\d+(\\.C|[+-])?"));
       }
     }
   }

@@ -15,6 +15,7 @@ import unimotus.core.machine.Drive;
 import unimotus.core.machine.Ids;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
+import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reference;
@@ -23,6 +24,7 @@ import unimotus.core.settings.DerivedSettings;
 import unimotus.core.sheet.ChoiceSetting;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorPlate;
 import unimotus.core.sheet.MotorSheet;
@@ -100,7 +102,8 @@ public record AxisDraft(
     project.drives().forEach(d -> devices.add(d.id()));
 
     Controller controller = sharedController(project, controllerKind, devices);
-    String output = freeOutput(project, controller, controllerKind);
+    boolean byPulses = driveKind.driveKind() instanceof DriveKind.Step;
+    String output = byPulses ? null : freeOutput(project, controller, controllerKind);
     Drive drive =
         new Drive(
             Ids.from(name + " drive", devices),
@@ -116,12 +119,21 @@ public record AxisDraft(
             name + " motor",
             plate);
     Axis axis = axis(project, controller, controllerKind, drive, motor, output, input);
+    if (byPulses) {
+      axis = axis.withMotion(moving(mechanics));
+    }
     controller = setRange(controller, controllerKind, output);
     Project with = project.with(controller).with(drive).with(motor).with(axis);
     if (mains != Mains.NOT_KNOWN) {
       with = with.with(mains.on(with.record(drive.id()), driveKind));
     }
     return withDerived(with, sheets, axis);
+  }
+
+  /** A turn of the gear's output a second, reached in half a second: a place to begin from. */
+  private static MotionDesign moving(Mechanics mechanics) {
+    double turn = mechanics.travelPerTurn();
+    return MotionDesign.begin(turn, 2 * turn);
   }
 
   private Axis axis(

@@ -12,6 +12,7 @@ import unimotus.core.finding.Severity;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.Project;
 import unimotus.core.review.LineReview;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.SheetCatalogue;
 
@@ -51,7 +52,12 @@ public record DriveOffers(List<DriveSheet> drives, Map<DriveSheet, String> leftO
       return Optional.of(String.valueOf(cannot.getMessage()));
     }
     Axis axis = line.axes().get(0);
-    if (axis.reference().input() == null) {
+    boolean byPulses =
+        sheets
+            .find(DriveSheet.class, draft.driveSheet())
+            .filter(s -> s.driveKind() instanceof DriveKind.Step)
+            .isPresent();
+    if (!byPulses && axis.reference().input() == null) {
       return Optional.of("no analog input takes %s".formatted(draft.range().label()));
     }
     return LineReview.of(line, sheets).findings().stream()

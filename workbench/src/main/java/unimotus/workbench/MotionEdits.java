@@ -7,6 +7,7 @@ import java.util.function.UnaryOperator;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.StepDesign;
 import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.MoveStep;
@@ -67,6 +68,11 @@ public final class MotionEdits {
   /** Changes what every move keeps to. */
   public static Edit limits(String axisId, String what, UnaryOperator<MoveLimits> change) {
     return moves(axisId, what, m -> m.withLimits(change.apply(m.limits())));
+  }
+
+  /** Changes how pulses make an axis move. */
+  public static Edit pulses(String axisId, String what, UnaryOperator<StepDesign> change) {
+    return change(axisId, what, d -> d.withSteps(change.apply(d.stepping())));
   }
 
   /** Changes the moves. */

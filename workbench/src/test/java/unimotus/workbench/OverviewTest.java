@@ -15,7 +15,7 @@ import unimotus.formats.sheet.SheetLibrary;
 /** What is left to do on the demo line, and on lines made of it. */
 class OverviewTest {
   private static final List<AxisReview> AXES =
-      LineReview.of(Demo.project(), SheetLibrary.catalogue()).axes();
+      LineReview.of(Unfinished.project(), SheetLibrary.catalogue()).axes();
 
   private static Progress progress(AxisReview review) {
     return Progress.of(review, Optional.empty(), false);

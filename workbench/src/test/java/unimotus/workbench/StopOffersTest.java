@@ -54,7 +54,9 @@ class StopOffersTest {
   /** Nothing can be built on an axis without a drive. */
   @Test
   void anAxisWithoutADriveHasNone() {
-    assertThat(StopOffers.logics(Demo.project(), SHEETS, wanted("bale-tie", StopLogic.DIRECT)))
+    assertThat(
+            StopOffers.logics(
+                Unfinished.project(), SHEETS, wanted(Unfinished.AXIS, StopLogic.DIRECT)))
         .isEmpty();
   }
 

@@ -8,7 +8,7 @@ import static unimotus.core.calc.Sums.result;
 import java.util.List;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
-import unimotus.core.stepper.CoilConnection;
+import unimotus.core.sheet.CoilConnection;
 import unimotus.core.stepper.Coils;
 import unimotus.core.stepper.SeriesResistor;
 

@@ -70,15 +70,16 @@ final class Causes {
               : List.of();
       case RUN_IGNORED -> isRunByWire() ? List.of(idle(Map.of())) : List.of();
       case NOT_PERMITTED ->
-          List.of(
-              standing(
-                  Map.of(
-                      Predictor.RUN_STATUS,
+          ofStatus(
+              () ->
+                  standing(
+                      Map.of(
+                          Predictor.RUN_STATUS,
+                          "not permitted",
+                          Predictor.CLOSED_STATUS,
+                          "not permitted"),
                       "not permitted",
-                      Predictor.CLOSED_STATUS,
-                      "not permitted"),
-                  "not permitted",
-                  clues.openChannels()));
+                      clues.openChannels()));
       case DRIVE_FAULT ->
           List.of(
               standing(
@@ -86,11 +87,13 @@ final class Causes {
                   "fault",
                   Map.of()));
       case RUN_AT_REST ->
-          List.of(Variant.told("", path, Map.of(Predictor.CLOSED_STATUS, "running")));
+          ofStatus(() -> Variant.told("", path, Map.of(Predictor.CLOSED_STATUS, "running")));
       case PERMISSION_BRIDGED ->
-          Stream.of("ready", "running")
-              .map(s -> Variant.told("", path, Map.of(Predictor.OPEN_STATUS, s)))
-              .toList();
+          link.showsStatus()
+              ? Stream.of("ready", "running")
+                  .map(s -> Variant.told("", path, Map.of(Predictor.OPEN_STATUS, s)))
+                  .toList()
+              : List.of();
       case POLES -> ofMotor(() -> path.motor().misread());
       case SIGN -> ofMotor(() -> Map.of("", path.motor().turned()));
       case GEAR -> path.has(Station.GEAR) ? gear() : List.of();
@@ -101,6 +104,11 @@ final class Causes {
       case NOT_EXPLAINED -> List.of();
       case DRIVE_SPAN -> ofTheLink(cause);
     };
+  }
+
+  /** What shows in the drive's status can be told only where it shows one. */
+  private List<Variant> ofStatus(Supplier<Variant> variant) {
+    return link.showsStatus() ? List.of(variant.get()) : List.of();
   }
 
   /** What is off by a frequency can be so only where one is commanded. */

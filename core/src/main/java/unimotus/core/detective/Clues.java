@@ -1,6 +1,7 @@
 package unimotus.core.detective;
 
 import java.util.Arrays;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
@@ -65,6 +66,19 @@ public record Clues(SignalPath path, List<Clue> all) {
             .filter(c -> Math.abs(c.predictedBy(path)) > 5 * c.tolerance())
             .mapToDouble(c -> c.measured() / c.predictedBy(path))
             .filter(r -> r > 0.02 && r < 50));
+  }
+
+  /**
+   * Measured over predicted of the reading at a station that tells it most closely; empty where
+   * none tells it to a fifth.
+   */
+  public OptionalDouble sharpestRatio(Station station) {
+    return at(station).stream()
+        .filter(c -> Math.abs(c.predictedBy(path)) > 5 * c.tolerance())
+        .max(Comparator.comparingDouble(c -> Math.abs(c.predictedBy(path)) / c.tolerance()))
+        .stream()
+        .mapToDouble(c -> c.measured() / c.predictedBy(path))
+        .findFirst();
   }
 
   /** Measured over expected of these predictions, by key; those that were not read left out. */

@@ -42,13 +42,18 @@ public final class DiscreteChecks {
     DiscreteChecks checks = new DiscreteChecks(axis);
     checks.checkWireEnds();
     checks.checkPermission();
-    if (!LinkChecks.isCommandedByLink(axis)) {
+    if (!LinkChecks.isCommandedByLink(axis) && !axis.isStepped()) {
       checks.checkRun();
     }
     checks.checkUsedTwice();
     checks.checkPulses();
     checks.checkStarts();
-    checks.found.addAll(ReadingChecks.check(axis, checks.table));
+    List<Finding> pulses = PulseChecks.check(axis, checks.table);
+    checks.found.addAll(pulses);
+    List<String> told = pulses.stream().map(Finding::place).toList();
+    ReadingChecks.check(axis, checks.table).stream()
+        .filter(f -> !told.contains(f.place()))
+        .forEach(checks.found::add);
     checks.found.addAll(PurposeChecks.check(axis, checks.table));
     checks.found.addAll(LoadChecks.check(axis, checks.table));
     checks.found.addAll(FailSafeChecks.check(axis));

@@ -59,8 +59,10 @@ final class LoadChecks {
       }
       switch (terminal.role()) {
         case SUPPLY_24V, REFERENCE_10V -> supply(row, ref, terminal, amperes.getAsDouble());
-        case SOURCING_OUTPUT, SINKING_OUTPUT -> output(row, ref, terminal, amperes.getAsDouble());
+        case SOURCING_OUTPUT, SINKING_OUTPUT, PULSE_OUTPUT, LINE_DRIVER ->
+            output(row, ref, terminal, amperes.getAsDouble());
         case RELAY_CONTACT -> contact(row, ref, terminal, amperes.getAsDouble());
+        case RESISTOR -> resistor(row, ref, terminal, amperes.getAsDouble());
         default -> {}
       }
     }
@@ -86,6 +88,23 @@ final class LoadChecks {
                             milliamps(bears)),
                     "Its diode ages within hours or burns at once.",
                     resistor(reading.volts(), terminal, bears)));
+  }
+
+  private void resistor(TruthTable.Row row, TerminalRef ref, Terminal terminal, double amperes) {
+    double watts = amperes * amperes * terminal.figure(Figure.OHMS);
+    terminal
+        .given(Figure.BEARS_WATTS)
+        .filter(bears -> watts > bears)
+        .ifPresent(
+            bears ->
+                add(
+                    Severity.ERROR,
+                    Rule.RESISTOR_HEAT,
+                    ref,
+                    "%s turns %.2g W to heat with %s, it bears %s W"
+                        .formatted(ref, watts, row.label(), QuantityFormat.PLAIN.number(bears)),
+                    "It chars and opens, or burns what is beside it.",
+                    "Take one for twice the heat at least, or another resistance."));
   }
 
   private static String resistor(double volts, Terminal terminal, double bears) {

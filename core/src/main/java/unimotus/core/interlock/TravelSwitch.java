@@ -76,7 +76,7 @@ public record TravelSwitch(
    */
   public static List<TravelSwitch> of(AxisAssembly axis) {
     MotionDesign motion = axis.axis().motion();
-    if (!axis.isPositioned() || motion == null) {
+    if (!axis.isServo() || motion == null) {
       return List.of();
     }
     Search search = new Search(axis);

@@ -244,6 +244,11 @@ public final class Draft {
     done.add("put %s of %s to %s".formatted(selector, device.name(), position));
   }
 
+  /** The classes of panel parts there are. */
+  public List<PartSheet> partSheets() {
+    return sheets.all(PartSheet.class);
+  }
+
   /** Adds a panel part of a class. */
   public PlacedDevice part(String sheetId, String role) {
     return add(sheet(sheetId), axis().axis().name() + " " + role);

@@ -1,6 +1,7 @@
 package unimotus.core.link;
 
 import java.util.List;
+import unimotus.core.machine.AxisAssembly;
 
 /** A link between controller, panel and drive, chosen by what it is for. */
 public interface LinkIntent {
@@ -38,6 +39,11 @@ public interface LinkIntent {
   /** Its forms; never empty. */
   default List<LinkChoice> choices() {
     return List.of(LinkChoice.ONLY);
+  }
+
+  /** Whether such a link can be on an axis at all; what it then lacks is told when it is wired. */
+  default boolean suits(AxisAssembly axis) {
+    return true;
   }
 
   /** The form taken where nobody chooses. */

@@ -8,10 +8,12 @@ import java.util.Optional;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.esi.DescriptionCatalogue;
 import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.ServoPlate;
 import unimotus.core.sheet.SheetCatalogue;
+import unimotus.core.sheet.StepperPlate;
 
 /**
  * An axis with everything it refers to looked up: what the computing packages take.
@@ -112,8 +114,19 @@ public record AxisAssembly(
     return record.feed() == null ? Feed.ratedFor(driveSheet) : record.feed();
   }
 
-  /** Whether it is a servo motor that is told positions. */
+  /** Whether a step driver runs it: it is told positions as pulses. */
+  public boolean isStepped() {
+    return driveSheet.driveKind() instanceof DriveKind.Step
+        && motor.plate() instanceof StepperPlate;
+  }
+
+  /** Whether it is told positions, and what it is to do is entered. */
   public boolean isPositioned() {
+    return isServo() || (axis.motion() != null && isStepped());
+  }
+
+  /** Whether it is a servo motor that is told positions. */
+  public boolean isServo() {
     return axis.motion() != null && motor.plate() instanceof ServoPlate;
   }
 

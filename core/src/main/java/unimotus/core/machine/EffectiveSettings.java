@@ -3,6 +3,7 @@ package unimotus.core.machine;
 import java.util.Optional;
 import unimotus.core.sheet.ControllerSheet;
 import unimotus.core.sheet.DriveSheet;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.NumberSetting;
 import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
@@ -11,6 +12,7 @@ import unimotus.core.sheet.SettingDefinition;
 import unimotus.core.sheet.SettingRole;
 import unimotus.core.sheet.SettingRule;
 import unimotus.core.sheet.SettingValue;
+import unimotus.core.sheet.Terminal;
 
 /** The settings and switches of one drive as they stand, by meaning. */
 public record EffectiveSettings(Drive drive, DriveSheet sheet) {
@@ -135,8 +137,17 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
         SettingRole.RAMP_BASE_FREQUENCY, number(SettingRole.MAXIMUM_FREQUENCY, otherwise));
   }
 
-  /** The binary input set to {@code function}; empty where none is. */
+  /** The binary input set to {@code function}, or made for it; empty where none is. */
   public Optional<String> inputFor(String function) {
+    Optional<String> made =
+        sheet.terminals().stream()
+            .filter(t -> t.function() != null && t.function().word().equals(function))
+            .map(Terminal::id)
+            .findFirst();
+    return made.isPresent() ? made : inputSetTo(function);
+  }
+
+  private Optional<String> inputSetTo(String function) {
     return sheet.settings().stream()
         .filter(s -> s.role() == SettingRole.INPUT_FUNCTION && s.terminal() != null)
         .filter(s -> choice(s).filter(function::equals).isPresent())
@@ -144,8 +155,13 @@ public record EffectiveSettings(Drive drive, DriveSheet sheet) {
         .findFirst();
   }
 
-  /** What a binary input is set to; empty where the drive has no such setting. */
+  /** What a binary input is set to or made for; empty where the drive has no such setting. */
   public Optional<String> functionOf(String terminal) {
+    Optional<String> made = sheet.terminal(terminal).map(Terminal::function).map(Meaning::word);
+    return made.isPresent() ? made : setFunctionOf(terminal);
+  }
+
+  private Optional<String> setFunctionOf(String terminal) {
     return sheet.setting(SettingRole.INPUT_FUNCTION, terminal).flatMap(this::choice);
   }
 

@@ -26,6 +26,8 @@ import unimotus.core.servo.LoopGains;
  * @param gains of its loops; null where none were entered
  * @param byBits its table and its bits, where the drive is positioned by bits; null where nothing
  *     of its own was entered
+ * @param steps how pulses make it move, where a step driver runs it; null where nothing of it was
+ *     entered
  */
 @RecordBuilder
 public record MotionDesign(
@@ -38,7 +40,8 @@ public record MotionDesign(
     double cycleSeconds,
     Transmission transmission,
     @Nullable LoopGains gains,
-    @Nullable PositioningDesign byBits)
+    @Nullable PositioningDesign byBits,
+    @Nullable StepDesign steps)
     implements MotionDesignBuilder.With {
   private static final int MOST_AXES = 4;
 
@@ -66,7 +69,13 @@ public record MotionDesign(
         0.001,
         Transmission.RIGID,
         null,
+        null,
         null);
+  }
+
+  /** How pulses make it move: as entered, else what is usual. */
+  public StepDesign stepping() {
+    return steps == null ? StepDesign.USUAL : steps;
   }
 
   /** How it is positioned by bits: as entered, else a table of its moves and usual bits. */

@@ -1,10 +1,7 @@
 package unimotus.core.motion;
 
-import java.math.BigDecimal;
-import java.math.MathContext;
 import java.util.List;
 import java.util.Optional;
-import org.hipparchus.fraction.BigFraction;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Load;
@@ -15,9 +12,8 @@ import unimotus.core.move.MotionPlan;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.positioning.PositionTable;
 import unimotus.core.quantity.Dimension;
-import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.scaling.AxisScaling;
-import unimotus.core.scaling.PositionPath;
+import unimotus.core.scaling.Holder;
 import unimotus.core.scaling.ScalingCopies;
 import unimotus.core.servo.BrakeTimes;
 import unimotus.core.servo.Dynamics;
@@ -39,12 +35,8 @@ import unimotus.core.sheet.ServoPlate;
  * @param design what it is to do
  * @param plate of its motor
  */
-public record ServoAxis(Axis axis, MotionDesign design, ServoPlate plate) {
-  /** Digits of a feed that is not a plain number, such as the circumference of a drum. */
-  private static final MathContext FEED = new MathContext(12);
-
-  private static final int GEAR_DENOMINATOR = 100_000;
-
+public record ServoAxis(Axis axis, MotionDesign design, ServoPlate plate)
+    implements PositionedAxis {
   /** Beyond it a gear is a typing error, and its whole numbers leave 32 bits. */
   private static final int MOST_RATIO = 10_000;
 
@@ -94,35 +86,31 @@ public record ServoAxis(Axis axis, MotionDesign design, ServoPlate plate) {
     return mechanics.travelUnit().dimension() == Dimension.LENGTH;
   }
 
-  /** The unit of its positions. */
-  public MeasureUnit unit() {
-    return axis.mechanics().travelUnit();
-  }
-
   /** What is really there: encoder of the plate, gear and travel of the mechanics. */
+  @Override
   public AxisScaling machine() {
-    BigFraction gear = new BigFraction(axis.mechanics().gearRatio(), GEAR_DENOMINATOR);
-    return new AxisScaling(
-        plate.encoderCounts(),
-        1,
-        gear.getNumerator().longValueExact(),
-        gear.getDenominator().longValueExact(),
-        new BigDecimal(axis.mechanics().travelPerTurn()).round(FEED),
-        1,
-        unit(),
-        false,
-        MeasureUnit.SECOND_UNIT);
+    return PositionedAxis.scaling(plate.encoderCounts(), axis.mechanics());
   }
 
-  /** All copies of its scaling. */
+  @Override
+  public ServoAxis with(MotionDesign next) {
+    return new ServoAxis(axis, next, plate);
+  }
+
+  @Override
   public ScalingCopies copies() {
     return new ScalingCopies(
         machine(), design.driveScaling(), design.busScaling(), design.programScaling());
   }
 
-  /** The way of its positions, in the machine's own scaling. */
-  public PositionPath path() {
-    return new PositionPath(machine());
+  @Override
+  public List<Holder> holders() {
+    return List.of(Holder.values());
+  }
+
+  @Override
+  public String counted() {
+    return "counts";
   }
 
   /** Radians of the motor for one unit of travel. */

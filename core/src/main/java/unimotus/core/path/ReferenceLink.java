@@ -57,6 +57,11 @@ public interface ReferenceLink {
   /** What carries the value that stands at a station to the next one. */
   Carrier carrier(Station from);
 
+  /** Whether the drive shows in words what it may and does; a step driver shows nothing. */
+  default boolean showsStatus() {
+    return true;
+  }
+
   /** Least percent that can be sent; negative where it takes both signs. */
   default double leastPercent() {
     return 0;

@@ -25,7 +25,7 @@ public final class StationWords {
 
   private static Optional<OperatingMode> mode(AxisAssembly axis, DriveImage image) {
     MotionDesign motion = axis.axis().motion();
-    return axis.isPositioned() && motion != null
+    return axis.isServo() && motion != null
         ? new ServoImage(image, motion.driveAxis()).mode()
         : image.mode();
   }

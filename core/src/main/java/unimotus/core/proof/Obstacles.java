@@ -56,7 +56,15 @@ public record Obstacles(List<String> signal, List<String> motion) {
           Rule.STATION_ALIAS,
           Rule.STATION_DRIVE,
           Rule.MODE_TARGET,
-          Rule.SWITCH_POSITION);
+          Rule.SWITCH_POSITION,
+          Rule.INPUT_CURRENT,
+          Rule.PULSES_LOST,
+          Rule.PULSE_OUTPUT,
+          Rule.COILS,
+          Rule.STEP_SUPPLY,
+          Rule.PULSE_RATE,
+          Rule.START_RATE,
+          Rule.STEP_STALL);
 
   /** Takes copies. */
   public Obstacles {

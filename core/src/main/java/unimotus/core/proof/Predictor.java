@@ -168,6 +168,9 @@ public final class Predictor {
   }
 
   private void permission() {
+    if (!link.showsStatus()) {
+      return;
+    }
     predictions.add(
         word(
             OPEN_STATUS,

@@ -77,7 +77,7 @@ public final class Tolerances {
   }
 
   /** Volts or milliamps on a hand-held meter: a tenth and two in a hundred (common practice). */
-  static double meter(double value) {
+  public static double meter(double value) {
     return 0.1 + 0.02 * Math.abs(value);
   }
 }

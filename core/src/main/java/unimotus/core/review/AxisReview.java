@@ -15,6 +15,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.InfeedChecks;
 import unimotus.core.motion.MotionChecks;
 import unimotus.core.motion.ServoChecks;
+import unimotus.core.motion.StepChecks;
 import unimotus.core.motor.MotorChecks;
 import unimotus.core.path.AnalogLinkChecks;
 import unimotus.core.path.Chain;
@@ -75,6 +76,7 @@ public record AxisReview(
     found.addAll(AnalogLinkChecks.check(assembly));
     found.addAll(MotionChecks.check(assembly));
     found.addAll(ServoChecks.check(assembly));
+    found.addAll(StepChecks.check(assembly));
     found.addAll(InfeedChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
     found.addAll(LinkChecks.check(assembly));

@@ -196,7 +196,7 @@ public final class DerivedSettings {
   private boolean isOverFieldbus() {
     Reference reference = axis.axis().reference();
     boolean isTold =
-        axis.isPositioned()
+        axis.isServo()
             && axis.record().fieldbus().map().entry(ValueRole.TARGET_POSITION).isPresent();
     return (isTold || !axis.stations().isEmpty())
         && reference.output() == null

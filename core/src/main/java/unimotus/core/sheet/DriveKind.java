@@ -2,6 +2,7 @@ package unimotus.core.sheet;
 
 import java.util.List;
 import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
 
 /** What a drive makes of the mains for its motor; each kind says which motors it runs. */
 public sealed interface DriveKind {
@@ -72,11 +73,17 @@ public sealed interface DriveKind {
    * A step driver: a step of the motor for each pulse.
    *
    * @param runs motors it runs
+   * @param data what it says of switches, supply and rates; null where the sheet is silent
    */
-  record Step(List<MotorKind> runs) implements DriveKind {
+  record Step(List<MotorKind> runs, @Nullable StepDriver data) implements DriveKind {
     /** Takes a copy. */
     public Step {
       runs = checked("step driver", runs);
+    }
+
+    /** A driver whose sheet says nothing more. */
+    public Step(List<MotorKind> runs) {
+      this(runs, null);
     }
 
     @Override

@@ -36,6 +36,10 @@ public enum Figure {
   LEAST_OHMS("leastOhms", "least load", MeasureUnit.OHM_UNIT),
   /** Largest load of an analog output set for current. */
   MOST_OHMS("mostOhms", "most load", MeasureUnit.OHM_UNIT),
+  /** Highest rate of pulses of an output or an input; not stated where not given. */
+  MOST_HERTZ("mostHertz", "highest pulse rate", MeasureUnit.HERTZ_UNIT),
+  /** Heat a resistor bears; not checked where not given. */
+  BEARS_WATTS("bearsWatts", "heat it bears", MeasureUnit.WATT_UNIT),
   /** Current a contact needs to stay clean. */
   LEAST_AMPERES("leastAmperes", "least current", MeasureUnit.AMPERE_UNIT),
   /** Voltage from which a coil pulls in. */

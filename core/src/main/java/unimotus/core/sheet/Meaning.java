@@ -10,6 +10,7 @@ import java.util.Optional;
  */
 public enum Meaning {
   PULSE_REFERENCE,
+  STEP,
   RUN_FORWARD,
   RUN_REVERSE,
   START,
@@ -19,6 +20,7 @@ public enum Meaning {
   DIRECTION,
   RESET,
   ENABLE,
+  DISABLE,
   ENABLE_RAMP,
   PRESET_1,
   PRESET_2,

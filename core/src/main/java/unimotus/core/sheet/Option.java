@@ -39,6 +39,8 @@ public enum Option {
   SINK,
   VOLTAGE,
   CURRENT,
+  FULL,
+  REDUCED,
   FITTED,
   REMOVED,
   CONTACT,

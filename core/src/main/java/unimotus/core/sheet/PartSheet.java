@@ -59,8 +59,14 @@ public record PartSheet(
   /** Whether the part switches its outputs only while it is fed, as a light curtain. */
   public boolean needsFeed() {
     return !isDriven()
-        && first(TerminalRole.SAFETY_OUTPUT).isPresent()
+        && terminals.stream().anyMatch(PartSheet::isSemiconductor)
         && first(TerminalRole.POWER_INPUT).isPresent();
+  }
+
+  /** Whether a position of the part switches this output, and it needs power for that. */
+  private static boolean isSemiconductor(Terminal terminal) {
+    return terminal.role() == TerminalRole.SAFETY_OUTPUT
+        || terminal.role().isTransistor() && !terminal.closedIn().isEmpty();
   }
 
   /** Whether a hand moves the contacts. */

@@ -33,6 +33,7 @@ public final class SheetFaults {
       drive.settings().forEach(s -> checkWords(s, faults));
       checkRules(drive, faults);
       checkPresets(drive, faults);
+      checkSwitches(drive, faults);
     }
     return faults;
   }
@@ -101,6 +102,32 @@ public final class SheetFaults {
       faults.add(
           "setting %s is the frequency of a preset, but how presets are chosen is not given"
               .formatted(codes.values().iterator().next()));
+    }
+  }
+
+  /** A position of a step driver's switches has its row in the table on the lid. */
+  private static void checkSwitches(DriveSheet drive, List<String> faults) {
+    StepDriver data = drive.driveKind() instanceof DriveKind.Step step ? step.data() : null;
+    if (data == null) {
+      return;
+    }
+    checkTable(drive, SelectorRole.STEPS_PER_TURN, data.microsteps(), faults);
+    checkTable(drive, SelectorRole.PHASE_CURRENT, data.currents(), faults);
+  }
+
+  private static void checkTable(
+      DriveSheet drive, SelectorRole role, SwitchTable table, List<String> faults) {
+    List<String> options = drive.selector(role).map(Selector::options).orElse(List.of());
+    options.stream()
+        .filter(role::takes)
+        .filter(o -> table.of(Double.parseDouble(o.replace(" A", ""))).isEmpty())
+        .forEach(
+            o ->
+                faults.add(
+                    "the switch for %s has the position '%s', which its table does not have"
+                        .formatted(role.label(), o)));
+    if (options.isEmpty()) {
+      faults.add("a step driver with tables has no switch for %s".formatted(role.label()));
     }
   }
 

@@ -1,6 +1,7 @@
 package unimotus.core.sheet;
 
 import io.soabase.recordbuilder.core.RecordBuilder;
+import org.jspecify.annotations.Nullable;
 
 /**
  * What a step motor's label and catalogue say.
@@ -12,6 +13,10 @@ import io.soabase.recordbuilder.core.RecordBuilder;
  * @param windingHenries inductance of a winding
  * @param leads wires that come out, 4, 6 or 8
  * @param inertiaKgM2 moment of inertia of the rotor
+ * @param amperes what the rated current is of; r.m.s. where the label is silent
+ * @param pullInStepsPerSecond full steps a second at which the bare motor starts at once; 0 where
+ *     the catalogue is silent
+ * @param pullOut torque over speed for a driver and a supply; null where the catalogue is silent
  */
 @RecordBuilder
 public record StepperPlate(
@@ -21,7 +26,10 @@ public record StepperPlate(
     double windingOhms,
     double windingHenries,
     int leads,
-    double inertiaKgM2)
+    double inertiaKgM2,
+    AmpereKind amperes,
+    double pullInStepsPerSecond,
+    @Nullable PullOutCurve pullOut)
     implements MotorPlate, StepperPlateBuilder.With {
 
   /** Checks the numbers. */
@@ -38,6 +46,33 @@ public record StepperPlate(
     positive("resistance of a winding", windingOhms);
     positive("inductance of a winding", windingHenries);
     positive("inertia", inertiaKgM2);
+    amperes = amperes == null ? AmpereKind.RMS : amperes;
+    if (!(pullInStepsPerSecond >= 0 && pullInStepsPerSecond < Double.POSITIVE_INFINITY)) {
+      throw new IllegalArgumentException(
+          "step motor: pull-in rate must be 0 or more, not " + pullInStepsPerSecond);
+    }
+  }
+
+  /** A motor whose catalogue says nothing of speed. */
+  public StepperPlate(
+      int stepsPerTurn,
+      double holdingNewtonMetres,
+      double ratedAmperes,
+      double windingOhms,
+      double windingHenries,
+      int leads,
+      double inertiaKgM2) {
+    this(
+        stepsPerTurn,
+        holdingNewtonMetres,
+        ratedAmperes,
+        windingOhms,
+        windingHenries,
+        leads,
+        inertiaKgM2,
+        AmpereKind.RMS,
+        0,
+        null);
   }
 
   @Override

@@ -20,6 +20,8 @@ import org.jspecify.annotations.Nullable;
  * @param electrical figures of the electrical model by {@link Figure#key()}; possibly empty
  * @param closedIn positions of the part in which this contact is closed; empty for contacts that
  *     close on command and for all other terminals; null in a constructor call stands for empty
+ * @param function what on means at an input that cannot be set to anything else; null where a
+ *     setting of the drive says it, or nothing does
  */
 @RecordBuilder
 public record Terminal(
@@ -28,7 +30,8 @@ public record Terminal(
     TerminalRole role,
     @Nullable String common,
     Map<String, Double> electrical,
-    List<String> closedIn)
+    List<String> closedIn,
+    @Nullable Meaning function)
     implements TerminalBuilder.With {
 
   /** Sorts and freezes the electrical figures. */
@@ -38,13 +41,26 @@ public record Terminal(
       TerminalRole role,
       @Nullable String common,
       Map<String, Double> electrical,
-      @Nullable List<String> closedIn) {
+      @Nullable List<String> closedIn,
+      @Nullable Meaning function) {
     this.id = id;
     this.label = label;
     this.role = role;
     this.common = common;
     this.electrical = Collections.unmodifiableMap(new TreeMap<>(electrical));
     this.closedIn = closedIn == null ? List.of() : List.copyOf(closedIn);
+    this.function = function;
+  }
+
+  /** A terminal that has no function of its own. */
+  public Terminal(
+      String id,
+      String label,
+      TerminalRole role,
+      @Nullable String common,
+      Map<String, Double> electrical,
+      @Nullable List<String> closedIn) {
+    this(id, label, role, common, electrical, closedIn, null);
   }
 
   /** A terminal that is no contact of a part. */
@@ -86,12 +102,13 @@ public record Terminal(
         .role(next)
         .electrical(figures)
         .closedIn(next.isPositioned() ? closedIn : List.of())
+        .function(next.isBinaryInput() ? function : null)
         .build();
   }
 
   /** This terminal without a common. */
   public Terminal withoutCommon() {
-    return new Terminal(id, label, role, null, electrical, closedIn);
+    return new Terminal(id, label, role, null, electrical, closedIn, function);
   }
 
   /** This terminal with one figure changed. */

@@ -1,5 +1,6 @@
 package unimotus.core.sheet;
 
+import static unimotus.core.sheet.Figure.BEARS_AMPERES;
 import static unimotus.core.sheet.Figure.BURDEN_OHMS;
 import static unimotus.core.sheet.Figure.DROP_VOLTS;
 import static unimotus.core.sheet.Figure.FORWARD_VOLTS;
@@ -33,6 +34,11 @@ public enum TerminalRole {
   DIGITAL_INPUT("binary input", Typical.BINARY_INPUT),
   /** Binary input with two light-emitting diodes back to back: either polarity switches it. */
   EITHER_WAY_INPUT("binary input, either polarity", Typical.BINARY_INPUT),
+  /**
+   * Isolated input of one light-emitting diode with both its ends brought out: on while current
+   * flows from this terminal to its {@code common}.
+   */
+  OPTO_INPUT("isolated input, plus end", Typical.OPTO_INPUT),
   /** Shared return of a group of binary inputs. */
   INPUT_COMMON("common of binary inputs", Map.of()),
   /** Transistor output that switches +24 V out. */
@@ -41,6 +47,16 @@ public enum TerminalRole {
   /** Transistor output that switches to 0 V. */
   SINKING_OUTPUT(
       "sinking output", Map.of(DROP_VOLTS, 0.5, LEAKAGE_AMPERES, 0.0005, LIMIT_AMPERES, 0.5)),
+  /**
+   * Transistor output made for pulses. Its sense and its voltage follow the switches of the device;
+   * sinking it closes to its {@code common}.
+   */
+  PULSE_OUTPUT(
+      "pulse output", Map.of(DROP_VOLTS, 0.5, LEAKAGE_AMPERES, 0.0001, LIMIT_AMPERES, 0.3)),
+  /** Line driver: on it drives current to its {@code common}, off the other way round. */
+  LINE_DRIVER("line driver, true end", Map.of(VOLTS, 4.5, OHMS, 25.0, LIMIT_AMPERES, 0.05)),
+  /** One end of a resistor; its {@code common} is the other. */
+  RESISTOR("resistor", Map.of(OHMS, 2200.0)),
   /** Switched side of a dry contact; its {@code common} is the other side. */
   RELAY_CONTACT("contact, switched side", Map.of(LEAST_AMPERES, 0.001, LIMIT_AMPERES, 2.0)),
   /** Fed side of a dry contact. */
@@ -116,12 +132,28 @@ public enum TerminalRole {
 
   /** Whether a program can switch this terminal on and off. */
   public boolean isBinaryOutput() {
-    return this == SOURCING_OUTPUT || this == SINKING_OUTPUT || this == RELAY_CONTACT;
+    return this == SOURCING_OUTPUT
+        || this == SINKING_OUTPUT
+        || this == RELAY_CONTACT
+        || isPulseOutput();
+  }
+
+  /** Whether this terminal is a transistor that switches to one pole of its supply. */
+  public boolean isTransistor() {
+    return this == SOURCING_OUTPUT || this == SINKING_OUTPUT;
+  }
+
+  /** Whether this terminal is made to give pulses. */
+  public boolean isPulseOutput() {
+    return this == PULSE_OUTPUT || this == LINE_DRIVER;
   }
 
   /** Whether this terminal reads on or off. */
   public boolean isBinaryInput() {
-    return this == DIGITAL_INPUT || this == EITHER_WAY_INPUT || isSafetyInput();
+    return this == DIGITAL_INPUT
+        || this == EITHER_WAY_INPUT
+        || this == OPTO_INPUT
+        || isSafetyInput();
   }
 
   /** Whether this terminal is an input of a safety function or of the device that watches it. */
@@ -167,6 +199,20 @@ public enum TerminalRole {
 
   /** What roles share; apart, because a constant cannot name a field of its own enum. */
   private static final class Typical {
+    static final Map<Figure, Double> OPTO_INPUT =
+        Map.of(
+            FORWARD_VOLTS,
+            1.2,
+            INPUT_OHMS,
+            270.0,
+            ON_VOLTS,
+            2.8,
+            OFF_VOLTS,
+            1.0,
+            ON_AMPERES,
+            0.006,
+            BEARS_AMPERES,
+            0.018);
     static final Map<Figure, Double> BINARY_INPUT =
         Map.of(
             FORWARD_VOLTS,

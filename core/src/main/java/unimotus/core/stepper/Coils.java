@@ -4,6 +4,7 @@ import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.CoilConnection;
 import unimotus.core.sheet.StepperPlate;
 
 /**

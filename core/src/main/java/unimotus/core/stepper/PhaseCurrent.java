@@ -4,6 +4,8 @@ import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.AmpereKind;
+import unimotus.core.sheet.SwitchTable;
 
 /**
  * Current of a phase as it is set at a driver. A driver states peak or r.m.s. amperes, a motor
@@ -15,23 +17,6 @@ import unimotus.core.quantity.QuantityFormat;
  */
 public record PhaseCurrent(SwitchTable.Row chosen, double limit, Derivation sum) {
 
-  /** What a number of amperes is of. */
-  public enum Kind {
-    RMS("r.m.s."),
-    PEAK("peak");
-
-    private final String label;
-
-    Kind(String label) {
-      this.label = label;
-    }
-
-    /** The words shown. */
-    public String label() {
-      return label;
-    }
-  }
-
   /**
    * The setting for coils.
    *
@@ -39,7 +24,8 @@ public record PhaseCurrent(SwitchTable.Row chosen, double limit, Derivation sum)
    * @param ofDriver what the amperes on the driver's lid are
    * @throws IllegalArgumentException where the lowest setting is above the rating
    */
-  public static PhaseCurrent of(Coils coils, Kind ofMotor, SwitchTable currents, Kind ofDriver) {
+  public static PhaseCurrent of(
+      Coils coils, AmpereKind ofMotor, SwitchTable currents, AmpereKind ofDriver) {
     double factor = factor(ofMotor, ofDriver);
     double limit = coils.amperes() * factor;
     Step step =
@@ -67,11 +53,11 @@ public record PhaseCurrent(SwitchTable.Row chosen, double limit, Derivation sum)
     return new PhaseCurrent(row, limit, Derivation.of(step));
   }
 
-  private static double factor(Kind ofMotor, Kind ofDriver) {
+  private static double factor(AmpereKind ofMotor, AmpereKind ofDriver) {
     if (ofMotor == ofDriver) {
       return 1;
     }
-    return ofDriver == Kind.PEAK ? Math.sqrt(2) : Math.sqrt(0.5);
+    return ofDriver == AmpereKind.PEAK ? Math.sqrt(2) : Math.sqrt(0.5);
   }
 
   /**

@@ -3,19 +3,24 @@ package unimotus.core.stepper;
 import java.math.BigDecimal;
 import org.hipparchus.fraction.BigFraction;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
 
 /**
- * How many pulses are a position, exactly: pulses = travel / travel a turn · gear · full steps ·
- * microsteps.
+ * How many pulses are a position, exactly: pulses = travel / travel a turn · gear · pulses a turn.
  *
  * @param fullSteps of the motor a turn
- * @param microsteps for a full step
+ * @param pulsesPerTurn pulses for a turn of the motor, no whole number of them for a full step
+ *     being needed
  * @param gear motor turns for one output turn, over 0
  * @param travelPerTurn travel for an output turn, in {@code unit}, over 0
  * @param unit of the travel
  */
 public record PulseScale(
-    int fullSteps, int microsteps, BigFraction gear, BigDecimal travelPerTurn, MeasureUnit unit) {
+    int fullSteps,
+    int pulsesPerTurn,
+    BigFraction gear,
+    BigDecimal travelPerTurn,
+    MeasureUnit unit) {
   private static final int MOST_MICROSTEPS = 1024;
 
   /**
@@ -32,9 +37,14 @@ public record PulseScale(
     if (fullSteps < 1) {
       throw new IllegalArgumentException("full steps a turn must be 1 or more, not " + fullSteps);
     }
-    if (microsteps < 1 || microsteps > MOST_MICROSTEPS) {
+    if (pulsesPerTurn < fullSteps || pulsesPerTurn > fullSteps * MOST_MICROSTEPS) {
       throw new IllegalArgumentException(
-          "microsteps must be 1 to %d, not %d".formatted(MOST_MICROSTEPS, microsteps));
+          "microsteps must be 1 to %d, not %s: %d pulses a turn of %d full steps"
+              .formatted(
+                  MOST_MICROSTEPS,
+                  QuantityFormat.PLAIN.number((double) pulsesPerTurn / fullSteps),
+                  pulsesPerTurn,
+                  fullSteps));
     }
     if (gear.signum() <= 0) {
       throw new IllegalArgumentException("gear must be over 0, not " + gear);
@@ -47,12 +57,7 @@ public record PulseScale(
   /** A motor on its screw, belt or table without a gear. */
   public static PulseScale direct(
       int fullSteps, int microsteps, BigDecimal travelPerTurn, MeasureUnit unit) {
-    return new PulseScale(fullSteps, microsteps, BigFraction.ONE, travelPerTurn, unit);
-  }
-
-  /** Pulses for a turn of the motor. */
-  public int pulsesPerTurn() {
-    return fullSteps * microsteps;
+    return new PulseScale(fullSteps, fullSteps * microsteps, BigFraction.ONE, travelPerTurn, unit);
   }
 
   /** Pulses for one unit of travel, as a fraction. */

@@ -4,6 +4,7 @@ import java.util.OptionalDouble;
 import unimotus.core.move.MotionPlan;
 import unimotus.core.move.MotionState;
 import unimotus.core.move.Phase;
+import unimotus.core.sheet.PullOutCurve;
 
 /**
  * What a motion asks of a step motor, against its pull-out curve. Rates are in full steps a second.

@@ -36,6 +36,21 @@ public final class LinkIntents {
     return ALL.stream().filter(i -> i.name().equals(name)).findFirst();
   }
 
+  /** A step driver is run by its pulses; every other drive by run command and reference. */
+  private static List<LinkIntent> ofFirst(Draft draft) {
+    boolean enabled = draft.inputSetTo(Meaning.ENABLE.word()).isPresent();
+    if (draft.axis().isStepped()) {
+      List<LinkIntent> pulses = Ways.of(draft.axis()).intents();
+      return enabled ? pulses : pulses.subList(0, 1);
+    }
+    List<LinkIntent> intents = new ArrayList<>(List.of(CommonLink.TWO_WIRE));
+    if (enabled) {
+      intents.add(CommonLink.ENABLE);
+    }
+    Ways.usual().forEach(w -> intents.addAll(w.intents()));
+    return intents;
+  }
+
   /**
    * Wires what a first axis needs: run, control release, the usual reference, and the actual value
    * where its two ends are chosen.
@@ -44,11 +59,7 @@ public final class LinkIntents {
    */
   public static LinkPlan planFirstAxis(Project project, SheetCatalogue sheets, String axis) {
     Draft draft = new Draft(project, sheets, axis);
-    List<LinkIntent> intents = new ArrayList<>(List.of(CommonLink.TWO_WIRE));
-    if (draft.inputSetTo(Meaning.ENABLE.word()).isPresent()) {
-      intents.add(CommonLink.ENABLE);
-    }
-    Ways.usual().forEach(w -> intents.addAll(w.intents()));
+    List<LinkIntent> intents = new ArrayList<>(ofFirst(draft));
     if (draft.axis().axis().answer().isWired()) {
       intents.add(CommonLink.ANALOG_ACTUAL);
     }

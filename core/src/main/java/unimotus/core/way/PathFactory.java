@@ -108,7 +108,7 @@ public final class PathFactory {
   /** A servo is commanded by positions; speeds are worked out for induction motors only. */
   private static Optional<String> notModelled(AxisAssembly axis) {
     MotorKind kind = axis.motor().plate().kind();
-    if (kind == MotorKind.INDUCTION || axis.isPositioned()) {
+    if (kind == MotorKind.INDUCTION || axis.isPositioned() || axis.isStepped()) {
       return Optional.empty();
     }
     String name = "%s is a %s".formatted(axis.motor().name(), kind.label());

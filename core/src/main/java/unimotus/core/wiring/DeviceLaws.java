@@ -117,6 +117,16 @@ final class DeviceLaws {
       case SAFE_TORQUE_OFF -> safeTorqueOff(terminal, ref, back, found);
       case SOURCING_OUTPUT -> transistor(terminal, back, ref, ref, found);
       case SINKING_OUTPUT -> transistor(terminal, ref, back, ref, found);
+      case PULSE_OUTPUT -> pulses(terminal, ref, back, found);
+      case LINE_DRIVER -> found.add(lineDriver(terminal, ref, back));
+      case OPTO_INPUT ->
+          found.add(
+              new Element(
+                  "",
+                  ref,
+                  back,
+                  Characteristic.diode(
+                      terminal.figure(FORWARD_VOLTS), terminal.figure(INPUT_OHMS))));
       case RELAY_CONTACT ->
           found.add(
               new Element(
@@ -126,7 +136,7 @@ final class DeviceLaws {
                   held.orElse(isClosed(terminal))
                       ? Characteristic.resistor(CONTACT_OHMS)
                       : Law.OPEN));
-      case COIL, FUSE -> found.add(resistor(ref, back, terminal.figure(OHMS)));
+      case COIL, FUSE, RESISTOR -> found.add(resistor(ref, back, terminal.figure(OHMS)));
       case TRACK -> track(terminal, ref, back, found);
       case ANALOG_INPUT -> found.add(resistor(ref, back, inputOhms(terminal)));
       case ANALOG_OUTPUT -> found.add(new Element("", ref, back, analogOutput(terminal, ref)));
@@ -217,13 +227,62 @@ final class DeviceLaws {
       Terminal terminal, TerminalRef high, TerminalRef low, TerminalRef ref, List<Element> found) {
     double limit = terminal.figure(LIMIT_AMPERES);
     Law law =
-        powered && isOn(ref, terminal)
+        conducts(ref, terminal)
             ? Characteristic.limitedDiode(0, terminal.figure(DROP_VOLTS) / limit, limit)
             : Characteristic.resistor(RATED_VOLTS / terminal.figure(LEAKAGE_AMPERES));
     found.add(new Element("", high, low, law));
     found.add(
         new Element(
             " body diode", low, high, Characteristic.diode(BODY_DIODE_VOLTS, BODY_DIODE_OHMS)));
+  }
+
+  /** That of a switch follows its position, that of a controller or drive its command. */
+  private boolean conducts(TerminalRef ref, Terminal terminal) {
+    return terminal.closedIn().isEmpty()
+        ? powered && isOn(ref, terminal)
+        : isFed() && terminal.closedIn().contains(position());
+  }
+
+  /** Sinking, from its terminal to 0 V; sourcing, from the device's plus, or at a lower voltage. */
+  private void pulses(Terminal terminal, TerminalRef ref, TerminalRef zero, List<Element> found) {
+    Optional<TerminalRef> plus = device.supply();
+    if (device.is(SelectorRole.OUTPUT_LOGIC, Option.SINK, Option.SINK)) {
+      transistor(terminal, ref, zero, ref, found);
+    } else if (lowVolts() > 0) {
+      boolean isOn = powered && isOn(ref, terminal);
+      double limit = terminal.figure(LIMIT_AMPERES);
+      double ohms = terminal.figure(DROP_VOLTS) / limit;
+      found.add(
+          new Element(
+              "",
+              ref,
+              zero,
+              isOn
+                  ? Characteristic.supply(lowVolts(), ohms, limit)
+                  : Characteristic.resistor(RATED_VOLTS / terminal.figure(LEAKAGE_AMPERES))));
+    } else {
+      plus.ifPresent(p -> transistor(terminal, p, ref, ref, found));
+    }
+  }
+
+  /** The voltage its pulse outputs are switched to, where that is under their supply; else 0. */
+  private double lowVolts() {
+    String set = device.selector(SelectorRole.OUTPUT_VOLTS, "24 V");
+    double volts = Double.parseDouble(set.replace(" V", ""));
+    return volts < RATED_VOLTS ? volts : 0;
+  }
+
+  /** The voltage between its ends turns round with the state; without power there is none. */
+  private Element lineDriver(Terminal terminal, TerminalRef ref, TerminalRef inverted) {
+    if (!powered) {
+      return new Element("", ref, inverted, Law.OPEN);
+    }
+    Law law =
+        Characteristic.supply(
+            terminal.figure(VOLTS), terminal.figure(OHMS), terminal.figure(LIMIT_AMPERES));
+    return isOn(ref, terminal)
+        ? new Element("", ref, inverted, law)
+        : new Element("", inverted, ref, law);
   }
 
   private boolean isOn(TerminalRef ref, Terminal terminal) {

@@ -13,6 +13,7 @@ import unimotus.core.machine.TerminalRef;
 import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.Terminal;
+import unimotus.core.sheet.TerminalRole;
 
 /**
  * What the binary inputs of an axis are meant for: as declared, and where nothing was declared as
@@ -24,7 +25,7 @@ public final class Meanings {
   /** All intents of an axis, declared and inferred; possibly empty. */
   public static List<Intent> of(AxisAssembly axis) {
     List<Intent> intents = new ArrayList<>(axis.intents());
-    Nets nets = new Nets(axis.wires());
+    Nets nets = new Nets(Resistors.bridged(axis));
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());
     for (Terminal terminal : axis.driveSheet().terminals()) {
       TerminalRef ref = new TerminalRef(axis.drive().id(), terminal.id());
@@ -40,8 +41,9 @@ public final class Meanings {
   private static void infer(
       AxisAssembly axis, Nets nets, TerminalRef input, String function, List<Intent> intents) {
     String id = axis.axis().id();
+    List<TerminalRef> ends = ends(axis, input);
     for (TerminalRef output : outputs(axis)) {
-      if (nets.joined(input, output)) {
+      if (ends.stream().anyMatch(end -> nets.joined(end, output))) {
         Condition on = new Condition(output.device(), output.terminal());
         intents.add(new Intent(id, input, Meaning.ofWord(function), List.of(on)));
       }
@@ -54,6 +56,15 @@ public final class Meanings {
     if (fed) {
       intents.add(new Intent(id, input, Meaning.ofWord(function), List.of()));
     }
+  }
+
+  /** Of an isolated input both ends: an output may switch either. */
+  private static List<TerminalRef> ends(AxisAssembly axis, TerminalRef input) {
+    Terminal terminal = axis.driveSheet().terminal(input.terminal()).orElseThrow();
+    String minus = terminal.common();
+    return terminal.role() == TerminalRole.OPTO_INPUT && minus != null
+        ? List.of(input, new TerminalRef(input.device(), minus))
+        : List.of(input);
   }
 
   private static List<TerminalRef> outputs(AxisAssembly axis) {

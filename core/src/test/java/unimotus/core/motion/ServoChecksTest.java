@@ -91,6 +91,7 @@ final class ServoChecksTest {
         0.001,
         Transmission.RIGID,
         null,
+        null,
         null);
   }
 

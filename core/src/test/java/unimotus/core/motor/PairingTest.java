@@ -120,7 +120,7 @@ class PairingTest {
         .contains(
             "Motor is a permanent-magnet servo motor: it is commanded by positions, see Motion at Map");
     assertThat(PathFactory.fault(axis(STEP_DRIVER, STEPPER)))
-        .hasValueSatisfying(f -> assertThat(f).contains("step motor", "not calculated"));
+        .hasValueSatisfying(f -> assertThat(f).contains("says nothing of switches"));
   }
 
   /** The plate of a servo in the drive: 3000 rpm, 3.22 A, 8 poles, 750 W. */

@@ -8,7 +8,10 @@ import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import unimotus.core.sheet.AmpereKind;
+import unimotus.core.sheet.CoilConnection;
 import unimotus.core.sheet.StepperPlate;
+import unimotus.core.sheet.SwitchTable;
 
 /** Coils in every connection; relations of turns and heat (common practice). */
 class CoilsTest {
@@ -80,8 +83,7 @@ class CoilsTest {
   @Test
   void theHighestSettingNotAboveTheRatingIsChosen() {
     Coils coils = new Coils(CoilConnection.WHOLE, 2.8, 0.9, 0.0025, 200);
-    PhaseCurrent current =
-        PhaseCurrent.of(coils, PhaseCurrent.Kind.RMS, CURRENTS, PhaseCurrent.Kind.RMS);
+    PhaseCurrent current = PhaseCurrent.of(coils, AmpereKind.RMS, CURRENTS, AmpereKind.RMS);
     assertThat(current.chosen().value()).isCloseTo(2.7, within(1e-9));
     assertThat(CURRENTS.words(current.chosen())).isEqualTo("SW1 off, SW2 on, SW3 on");
     assertThatThrownBy(() -> current.check(CURRENTS, CURRENTS.of(3.0).orElseThrow()))
@@ -94,17 +96,14 @@ class CoilsTest {
   @Test
   void peakAndRmsAreToldApart() {
     Coils coils = new Coils(CoilConnection.WHOLE, 1.98, 0.9, 0.0025, 200);
-    PhaseCurrent peak =
-        PhaseCurrent.of(coils, PhaseCurrent.Kind.RMS, CURRENTS, PhaseCurrent.Kind.PEAK);
+    PhaseCurrent peak = PhaseCurrent.of(coils, AmpereKind.RMS, CURRENTS, AmpereKind.PEAK);
     assertThat(peak.limit()).isCloseTo(2.8, within(0.001));
     assertThat(peak.chosen().value()).isCloseTo(2.7, within(1e-9));
-    PhaseCurrent rms =
-        PhaseCurrent.of(coils, PhaseCurrent.Kind.PEAK, CURRENTS, PhaseCurrent.Kind.RMS);
+    PhaseCurrent rms = PhaseCurrent.of(coils, AmpereKind.PEAK, CURRENTS, AmpereKind.RMS);
     assertThat(rms.limit()).isCloseTo(1.4, within(0.001));
     assertThat(rms.chosen().value()).isCloseTo(1.2, within(1e-9));
     Coils small = new Coils(CoilConnection.HALF, 0.5, 5, 0.01, 200);
-    assertThatThrownBy(
-            () -> PhaseCurrent.of(small, PhaseCurrent.Kind.RMS, CURRENTS, PhaseCurrent.Kind.RMS))
+    assertThatThrownBy(() -> PhaseCurrent.of(small, AmpereKind.RMS, CURRENTS, AmpereKind.RMS))
         .hasMessage(
             "the lowest setting of the driver is 0.9 A, the coils half of each coil take 0.5 A");
   }

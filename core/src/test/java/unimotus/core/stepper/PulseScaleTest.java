@@ -60,7 +60,7 @@ class PulseScaleTest {
       PulseScale scale =
           new PulseScale(
               steps,
-              micro,
+              steps * micro,
               new BigFraction(over, under),
               BigDecimal.valueOf(lead, 3),
               MeasureUnit.MILLIMETRE);
@@ -82,11 +82,12 @@ class PulseScaleTest {
     assertThatThrownBy(() -> PulseScale.direct(0, 1, BigDecimal.ONE, MeasureUnit.REVOLUTION))
         .hasMessage("full steps a turn must be 1 or more, not 0");
     assertThatThrownBy(() -> PulseScale.direct(200, 0, BigDecimal.ONE, MeasureUnit.REVOLUTION))
-        .hasMessage("microsteps must be 1 to 1024, not 0");
+        .hasMessage("microsteps must be 1 to 1024, not 0: 0 pulses a turn of 200 full steps");
     assertThatThrownBy(() -> PulseScale.direct(200, 1, BigDecimal.ZERO, MeasureUnit.MILLIMETRE))
         .hasMessage("travel a turn must be over 0, not 0");
     assertThatThrownBy(
-            () -> new PulseScale(200, 1, BigFraction.ZERO, BigDecimal.ONE, MeasureUnit.MILLIMETRE))
+            () ->
+                new PulseScale(200, 200, BigFraction.ZERO, BigDecimal.ONE, MeasureUnit.MILLIMETRE))
         .hasMessageContaining("gear must be over 0");
     assertThatThrownBy(() -> SCREW.turnsInWord(1)).hasMessageContaining("2 to 62 bits");
   }

@@ -13,6 +13,7 @@ import unimotus.core.move.MotionPlan;
 import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MovePlanner;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.PullOutCurve;
 
 /** Moves of a step motor against its curve: by hand, and against the law of a trapezoid. */
 class StepDemandTest {

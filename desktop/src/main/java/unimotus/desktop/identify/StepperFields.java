@@ -2,8 +2,8 @@ package unimotus.desktop.identify;
 
 import unimotus.core.machine.Motor;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.CoilConnection;
 import unimotus.core.sheet.StepperPlate;
-import unimotus.core.stepper.CoilConnection;
 import unimotus.core.stepper.Coils;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;

@@ -3,6 +3,7 @@ package unimotus.desktop.kit;
 import java.util.EnumMap;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Set;
 import java.util.function.Consumer;
 import java.util.function.Function;
 import javafx.scene.control.Button;
@@ -30,6 +31,15 @@ public final class Tabs<E extends Enum<E>> extends FlowPane {
       buttons.put(each, button);
       getChildren().add(button);
     }
+  }
+
+  /** Leaves out the ways that are not among some. */
+  public void offer(Set<E> ways) {
+    buttons.forEach(
+        (each, button) -> {
+          button.setVisible(ways.contains(each));
+          button.setManaged(ways.contains(each));
+        });
   }
 
   /** Marks the way that is shown. */

@@ -233,7 +233,7 @@ final class LivePane extends HBox {
           "what is read belongs to %s: go to that axis to record it".formatted(joined.name()));
       return;
     }
-    if (evidence.filter(e -> e.axis().isPositioned()).isPresent()) {
+    if (evidence.filter(e -> e.axis().isServo()).isPresent()) {
       desk.refuse(
           "positions are proved at the load and recorded at Prove; what the drive shows of them is its own count");
       return;

@@ -11,7 +11,7 @@ final class SimulatedRegisters {
   private SimulatedRegisters() {}
 
   static RegisterMap of(Optional<AxisAssembly> axis) {
-    return axis.filter(AxisAssembly::isPositioned).isPresent()
+    return axis.filter(AxisAssembly::isServo).isPresent()
         ? ServoRegisters.map()
         : DriveRegisters.map();
   }

@@ -174,7 +174,7 @@ final class StationReach implements Reach {
     BusStation station = axis.get().stations().get(0);
     position = desk.session().project().stations().indexOf(station);
     StationDesign design = StationDesign.of(station, axis.get().descriptions());
-    if (axis.get().isPositioned()) {
+    if (axis.get().isServo()) {
       byHand(design, axis.get());
     } else {
       Optional<DriveImage> found = DriveImage.of(design);

@@ -26,7 +26,7 @@ import unimotus.desktop.kit.Sides;
 import unimotus.desktop.station.InputStrips;
 
 /** Positioning by bits: the table in the drive, and the timeline of a handshake, right or wrong. */
-final class BitsSide implements MotionSide {
+final class BitsSide implements ServoSide {
   private static final double LEAST_MAIN = 560;
   private static final double LEAST_SIDE = 260;
   private static final double SIDE = 330;

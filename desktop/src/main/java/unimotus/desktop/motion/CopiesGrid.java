@@ -2,6 +2,7 @@ package unimotus.desktop.motion;
 
 import java.math.BigDecimal;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -11,7 +12,8 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.Priority;
-import unimotus.core.motion.ServoAxis;
+import unimotus.core.motion.PositionedAxis;
+import unimotus.core.motion.StepAxis;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.scaling.AxisScaling;
@@ -49,7 +51,11 @@ final class CopiesGrid extends GridPane {
     ColumnConstraints names = new ColumnConstraints();
     names.setMinWidth(NAME_WIDTH);
     getColumnConstraints().add(names);
-    for (int i = 0; i < Holder.values().length; i++) {
+  }
+
+  private void columns(int copies) {
+    getColumnConstraints().remove(1, getColumnConstraints().size());
+    for (int i = 0; i < copies; i++) {
       ColumnConstraints copy = new ColumnConstraints();
       copy.setHgrow(Priority.ALWAYS);
       copy.setPercentWidth(20);
@@ -57,26 +63,29 @@ final class CopiesGrid extends GridPane {
     }
   }
 
-  void show(ServoAxis axis) {
+  void show(PositionedAxis axis) {
     getChildren().clear();
+    columns(axis.holders().size());
+    String counted =
+        axis.counted().substring(0, 1).toUpperCase(Locale.ROOT) + axis.counted().substring(1);
     names(
         "",
-        "Counts / motor turns",
+        counted + " / motor turns",
         "Gear, motor / output",
         "Feed / output turns",
         "Unit",
         "Positive",
         "Speeds in",
-        "Counts for 1 " + (axis.unit().symbol().isEmpty() ? "unit" : axis.unit().symbol()),
-        "One count",
+        counted + " for 1 " + (axis.unit().symbol().isEmpty() ? "unit" : axis.unit().symbol()),
+        axis.holders().contains(Holder.DRIVE) ? "One count" : "One pulse",
         "Against the machine");
-    for (Holder holder : Holder.values()) {
-      int column = holder.ordinal() + 1;
+    for (Holder holder : axis.holders()) {
+      int column = axis.holders().indexOf(holder) + 1;
       add(
           Parts.column(
               0,
-              Parts.label(holder.label(), "ink-strong"),
-              Parts.prose(holder.where(), "ink-label")),
+              Parts.label(label(axis, holder), "ink-strong"),
+              Parts.prose(where(axis, holder), "ink-label")),
           column,
           0);
       Optional<AxisScaling> copy = axis.copies().of(holder);
@@ -90,6 +99,23 @@ final class CopiesGrid extends GridPane {
     }
   }
 
+  private static boolean isStepped(PositionedAxis axis) {
+    return axis instanceof StepAxis;
+  }
+
+  private static String label(PositionedAxis axis, Holder holder) {
+    return isStepped(axis) && holder == Holder.PROGRAM ? "Program" : holder.label();
+  }
+
+  private static String where(PositionedAxis axis, Holder holder) {
+    if (!isStepped(axis)) {
+      return holder.where();
+    }
+    return holder == Holder.MACHINE
+        ? "switches of the driver and mechanics"
+        : "pulses in the controller's program";
+  }
+
   private void names(String... names) {
     for (int i = 0; i < names.length; i++) {
       Label name = Parts.label(names[i], "ink-label");
@@ -98,7 +124,7 @@ final class CopiesGrid extends GridPane {
     }
   }
 
-  private void unread(ServoAxis axis, Holder holder, int column) {
+  private void unread(PositionedAxis axis, Holder holder, int column) {
     add(
         Parts.column(
             6,
@@ -131,7 +157,7 @@ final class CopiesGrid extends GridPane {
     follows(copy, column, "", false);
   }
 
-  private void read(ServoAxis axis, Holder holder, AxisScaling copy, int column) {
+  private void read(PositionedAxis axis, Holder holder, AxisScaling copy, int column) {
     Row row = new Row(axis.axis().id(), holder, column);
     row.pair(
         1,
@@ -205,7 +231,7 @@ final class CopiesGrid extends GridPane {
   }
 
   private static String key(Holder holder) {
-    return holder.name().toLowerCase(java.util.Locale.ROOT);
+    return holder.name().toLowerCase(Locale.ROOT);
   }
 
   /** The fields of one copy. */
@@ -255,7 +281,7 @@ final class CopiesGrid extends GridPane {
     }
 
     private String of(String name) {
-      return "%s of the %s".formatted(name, holder.label().toLowerCase(java.util.Locale.ROOT));
+      return "%s of the %s".formatted(name, holder.label().toLowerCase(Locale.ROOT));
     }
 
     private static BigDecimal number(String name, String words) {

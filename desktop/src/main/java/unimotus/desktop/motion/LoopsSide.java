@@ -24,7 +24,7 @@ import unimotus.workbench.Edit;
 import unimotus.workbench.MotionEdits;
 
 /** The gains of the loops: three proposals, what each does on the longest move, and its sum. */
-final class LoopsSide implements MotionSide {
+final class LoopsSide implements ServoSide {
   private static final double LEAST_MAIN = 560;
   private static final double LEAST_SIDE = 260;
   private static final double SIDE = 320;

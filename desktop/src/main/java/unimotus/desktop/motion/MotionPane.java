@@ -12,7 +12,9 @@ import javafx.scene.layout.Priority;
 import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.motion.PositionedAxis;
 import unimotus.core.motion.ServoAxis;
+import unimotus.core.motion.StepAxis;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.MotorKind;
 import unimotus.desktop.Desk;
@@ -23,6 +25,7 @@ import unimotus.workbench.MotionEdits;
 /** The motion of a positioning axis: scaling, moves and loops. */
 public final class MotionPane extends VBox {
   private enum Side {
+    COILS("Coils"),
     SCALING("Scaling"),
     MOVES("Moves"),
     LOOPS("Loops"),
@@ -38,53 +41,50 @@ public final class MotionPane extends VBox {
 
   private final Desk desk;
   private final Tabs<Side> tabs = new Tabs<>("motion-", Side.class, s -> s.label, this::show);
-  private final Map<Side, MotionSide> sides = new EnumMap<>(Side.class);
+  private final Map<Side, MotionSide> ofServos = new EnumMap<>(Side.class);
+  private final Map<Side, MotionSide> ofSteppers = new EnumMap<>(Side.class);
   private final StackPane holder = new StackPane();
-  private Side side = Side.SCALING;
+  private Side ofServo = Side.SCALING;
+  private Side ofStepper = Side.COILS;
 
   /** The pane for a desk. */
   public MotionPane(Desk desk) {
     super(8);
     this.desk = desk;
     setPadding(new Insets(8, 16, 12, 16));
-    sides.put(Side.SCALING, new ScalingSide(desk));
-    sides.put(Side.MOVES, new MovesSide(desk));
-    sides.put(Side.LOOPS, new LoopsSide(desk));
-    sides.put(Side.TRACE, new TraceSide(desk));
-    sides.put(Side.BITS, new BitsSide(desk));
+    MotionSide scaling = new ScalingSide(desk);
+    ofServos.put(Side.SCALING, scaling);
+    ofServos.put(Side.MOVES, new MovesSide(desk));
+    ofServos.put(Side.LOOPS, new LoopsSide(desk));
+    ofServos.put(Side.TRACE, new TraceSide(desk));
+    ofServos.put(Side.BITS, new BitsSide(desk));
+    ofSteppers.put(Side.COILS, new CoilsSide(desk));
+    ofSteppers.put(Side.SCALING, scaling);
+    ofSteppers.put(Side.MOVES, new StepMovesSide(desk));
     VBox.setVgrow(holder, Priority.ALWAYS);
     getChildren().addAll(tabs, holder);
-    tabs.show(side);
+    tabs.show(ofServo);
   }
 
   private void show(Side next) {
-    side = next;
-    tabs.show(next);
+    choose(next);
     refresh();
+  }
+
+  /** Each kind of axis keeps the side that was looked at. */
+  private void choose(Side next) {
+    ofServo = ofServos.containsKey(next) ? next : ofServo;
+    ofStepper = ofSteppers.containsKey(next) ? next : ofStepper;
   }
 
   /** Opens the side of a finding's place and takes the keyboard to its field, once it is shown. */
   public void aimAt(String place) {
-    boolean copies = place.contains("/scaling");
-    boolean table = place.endsWith("/bits");
-    side = copies ? Side.SCALING : table ? Side.BITS : Side.MOVES;
-    tabs.show(side);
-    String field =
-        copies
-            ? "%s-counts".formatted(place.substring(place.lastIndexOf('/') + 1))
-            : table
-                ? "position-1-to"
-                : place.endsWith("/travel")
-                    ? "lowest-position"
-                    : place.endsWith("/load") ? "suspended-mass" : "velocity";
+    MotionField field = MotionField.of(place);
+    choose(Side.valueOf(field.side()));
     Platform.runLater(
         () ->
-            Stream.of(
-                    "#" + field,
-                    "#position-1-by",
-                    "#read-" + field.replace("-counts", ""),
-                    "#motion-begin")
-                .map(this::lookup)
+            Stream.concat(field.ids().stream(), Stream.of("motion-begin"))
+                .map(id -> lookup("#" + id))
                 .filter(Objects::nonNull)
                 .findFirst()
                 .ifPresent(Node::requestFocus));
@@ -93,18 +93,29 @@ public final class MotionPane extends VBox {
   /** Shows the axis in view. */
   public void refresh() {
     Optional<AxisAssembly> assembly = desk.review().map(AxisReview::assembly);
-    Optional<ServoAxis> axis = assembly.flatMap(ServoAxis::of);
+    Optional<PositionedAxis> axis = assembly.flatMap(MotionPane::positioned);
     tabs.setVisible(axis.isPresent());
     tabs.setManaged(axis.isPresent());
     if (axis.isEmpty()) {
       holder.getChildren().setAll(empty(assembly));
       return;
     }
-    MotionSide shown = Objects.requireNonNull(sides.get(side));
+    boolean steps = axis.get() instanceof StepAxis;
+    Map<Side, MotionSide> sides = steps ? ofSteppers : ofServos;
+    Side wanted = steps ? ofStepper : ofServo;
+    tabs.offer(sides.keySet());
+    tabs.show(wanted);
+    MotionSide shown = Objects.requireNonNull(sides.get(wanted));
     shown.show(axis.get(), desk.review().orElseThrow());
     if (!holder.getChildren().contains(shown.node())) {
       holder.getChildren().setAll(shown.node());
     }
+  }
+
+  private static Optional<PositionedAxis> positioned(AxisAssembly assembly) {
+    return assembly.isStepped()
+        ? StepAxis.of(assembly).map(PositionedAxis.class::cast)
+        : ServoAxis.of(assembly).map(PositionedAxis.class::cast);
   }
 
   private Node empty(Optional<AxisAssembly> assembly) {
@@ -118,15 +129,16 @@ public final class MotionPane extends VBox {
       return words;
     }
     AxisAssembly axis = assembly.get();
-    words.getChildren().add(Parts.prose(ServoAxis.fault(axis).orElse(""), "ink-label"));
+    Optional<String> fault = axis.isStepped() ? StepAxis.fault(axis) : ServoAxis.fault(axis);
+    words.getChildren().add(Parts.prose(fault.orElse(""), "ink-label"));
     boolean servo = axis.motor().plate().kind() == MotorKind.PERMANENT_MAGNET;
-    if (servo && axis.axis().motion() == null) {
+    if ((servo || axis.isStepped()) && axis.axis().motion() == null) {
       words
           .getChildren()
           .add(
               Parts.primary(
                   "motion-begin",
-                  "Enter scaling and moves",
+                  axis.isStepped() ? "Enter pulses and moves" : "Enter scaling and moves",
                   () -> desk.apply(MotionEdits.begin(axis.axis()))));
     }
     return words;

@@ -1,7 +1,7 @@
 package unimotus.desktop.motion;
 
 import javafx.scene.Node;
-import unimotus.core.motion.ServoAxis;
+import unimotus.core.motion.PositionedAxis;
 import unimotus.core.review.AxisReview;
 
 /** One of the sides of the motion pane. */
@@ -9,6 +9,6 @@ interface MotionSide {
   /** What is shown. */
   Node node();
 
-  /** Shows an axis. */
-  void show(ServoAxis axis, AxisReview review);
+  /** Shows an axis of a kind the side is there for. */
+  void show(PositionedAxis axis, AxisReview review);
 }

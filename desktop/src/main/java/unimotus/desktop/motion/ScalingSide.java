@@ -9,6 +9,7 @@ import javafx.scene.layout.ColumnConstraints;
 import javafx.scene.layout.GridPane;
 import javafx.scene.layout.Priority;
 import javafx.scene.layout.VBox;
+import unimotus.core.motion.PositionedAxis;
 import unimotus.core.motion.ServoAxis;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
@@ -62,7 +63,7 @@ final class ScalingSide implements MotionSide {
   }
 
   @Override
-  public void show(ServoAxis axis, AxisReview review) {
+  public void show(PositionedAxis axis, AxisReview review) {
     if (!shownAxis.equals(axis.axis().id())) {
       shownAxis = axis.axis().id();
       number = axis.machine().feed().doubleValue();
@@ -72,7 +73,7 @@ final class ScalingSide implements MotionSide {
     findings.show(review.findings().stream().filter(f -> f.place().contains("/motion")).toList());
   }
 
-  private void showWay(ServoAxis axis) {
+  private void showWay(PositionedAxis axis) {
     PositionPath path = axis.path();
     PositionPath.Places places = path.fromNumber(number);
     way.getChildren().clear();
@@ -80,8 +81,8 @@ final class ScalingSide implements MotionSide {
     place(0, "Number", "in the program", axis.unit(), places.number(), v -> number = v, axis);
     place(
         1,
-        "Counts",
-        "over the bus",
+        axis instanceof ServoAxis ? "Counts" : "Pulses",
+        axis instanceof ServoAxis ? "over the bus" : "on the wire",
         MeasureUnit.COUNTS,
         places.counts(),
         v -> number = path.fromCounts(Math.rint(v)).number(),
@@ -102,7 +103,7 @@ final class ScalingSide implements MotionSide {
         places.outputTurns(),
         v -> number = path.fromMotorTurns(v * axis.axis().mechanics().gearRatio()).number(),
         axis);
-    way.add(head("Load", "after rounding to counts"), 4, 0);
+    way.add(head("Load", "after rounding to " + axis.counted()), 4, 0);
     Label reached = Parts.label(desk.units().text(places.reached(), axis.unit()), "ink-live");
     reached.setId("way-reached");
     way.add(reached, 4, 1);
@@ -110,18 +111,26 @@ final class ScalingSide implements MotionSide {
     if (!places.fitsThirtyTwoBits()) {
       sum.getChildren().add(Parts.prose("The counts do not fit 32 bits.", "ink-attention"));
     }
-    path.sum().steps().forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "ink-sum")));
+    axis.sum().steps().forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "ink-sum")));
+    String closing =
+        axis instanceof ServoAxis servo ? perCycle(servo, path) : perPulse(axis, places);
+    sum.getChildren().add(Parts.prose(closing, "ink-sum"));
+  }
+
+  private String perCycle(ServoAxis axis, PositionPath path) {
     double rpm = axis.curve().mostRpm();
-    sum.getChildren()
-        .add(
-            Parts.prose(
-                "at %s of the motor: %s counts from one set-point to the next, every %s"
-                    .formatted(
-                        desk.units().text(rpm, MeasureUnit.RPM),
-                        QuantityFormat.PLAIN.number(
-                            path.countsPerCycle(rpm, axis.design().cycleSeconds())),
-                        desk.units().text(axis.design().cycleSeconds(), MeasureUnit.SECOND_UNIT)),
-                "ink-sum"));
+    return "at %s of the motor: %s counts from one set-point to the next, every %s"
+        .formatted(
+            desk.units().text(rpm, MeasureUnit.RPM),
+            QuantityFormat.PLAIN.number(path.countsPerCycle(rpm, axis.design().cycleSeconds())),
+            desk.units().text(axis.design().cycleSeconds(), MeasureUnit.SECOND_UNIT));
+  }
+
+  private String perPulse(PositionedAxis axis, PositionPath.Places places) {
+    return "whole pulses miss %s of it; one pulse is %s"
+        .formatted(
+            QuantityFormat.PLAIN.text(Math.abs(places.number() - places.reached()), axis.unit()),
+            QuantityFormat.PLAIN.text(axis.machine().resolution(), axis.unit()));
   }
 
   private static ColumnConstraints column() {
@@ -143,7 +152,7 @@ final class ScalingSide implements MotionSide {
       MeasureUnit unit,
       double value,
       DoubleConsumer take,
-      ServoAxis axis) {
+      PositionedAxis axis) {
     QuantityField field =
         new QuantityField(
             name + " on its way",

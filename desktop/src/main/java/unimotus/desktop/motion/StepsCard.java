@@ -5,7 +5,7 @@ import java.util.function.DoubleFunction;
 import javafx.scene.Node;
 import javafx.scene.layout.HBox;
 import javafx.scene.layout.VBox;
-import unimotus.core.motion.ServoAxis;
+import unimotus.core.motion.PositionedAxis;
 import unimotus.core.move.MoveStep;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
@@ -18,11 +18,11 @@ import unimotus.workbench.MotionEdits;
 /** The moves one by one, each with its figures. */
 final class StepsCard extends VBox {
   private final Desk desk;
-  private final ServoAxis axis;
+  private final PositionedAxis axis;
   private final MotionUnits units;
   private final String id;
 
-  StepsCard(Desk desk, ServoAxis axis) {
+  StepsCard(Desk desk, PositionedAxis axis) {
     super(6);
     this.desk = desk;
     this.axis = axis;

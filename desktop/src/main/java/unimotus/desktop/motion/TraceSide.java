@@ -31,7 +31,7 @@ import unimotus.formats.trace.MotionCsv;
 import unimotus.workbench.live.ServoTrial;
 
 /** A run of the moves, simulated or recorded, cut at each start and laid over the prediction. */
-final class TraceSide implements MotionSide {
+final class TraceSide implements ServoSide {
   private static final double LEAST_MAIN = 470;
   private static final double LEAST_SIDE = 400;
   private static final double SIDE = 400;

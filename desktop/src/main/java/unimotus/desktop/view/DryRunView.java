@@ -39,6 +39,8 @@ import unimotus.workbench.find.Target;
  * faults that go through the wires.
  */
 final class DryRunView implements View {
+  private static final String PULSES =
+      "This axis is told positions by pulses: its moves are planned and held against the torque of its motor over speed.";
   private static final String MOVES =
       "This axis is told positions: its moves are planned and run through its loops, with torque, following error and trace.";
 
@@ -121,7 +123,7 @@ final class DryRunView implements View {
     ownRow.setVisible(!moves);
     handling.setVisible(!moves);
     if (review == null || axis == null || main == null || whyNot != null) {
-      summary.setText(moves && main != null ? MOVES : whyNot);
+      summary.setText(axis != null && moves && main != null ? told(axis) : whyNot);
       choices.getChildren().clear();
       notes.setText("");
       shownAxis = null;
@@ -138,6 +140,10 @@ final class DryRunView implements View {
       shownAxis = axis;
       offer(axis, main, review.beside());
     }
+  }
+
+  private static String told(AxisAssembly axis) {
+    return axis.isStepped() ? PULSES : MOVES;
   }
 
   private void toMotion() {

@@ -18,6 +18,7 @@ import unimotus.core.machine.Reference;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.ControllerSheet;
+import unimotus.core.sheet.DriveKind;
 import unimotus.core.sheet.DriveSheet;
 import unimotus.core.sheet.MotorSheet;
 import unimotus.core.sheet.Selector;
@@ -243,7 +244,7 @@ final class IdentifyView implements View {
             desk.units()
                 .text(axis.driveSheet().ratings().currentAmperes(), MeasureUnit.AMPERE_UNIT)));
     card.line(
-        "Mains",
+        axis.driveSheet().driveKind() instanceof DriveKind.Step ? "Supply, d.c." : "Mains",
         Parts.label(
             desk.units().text(axis.driveSheet().ratings().supplyVolts(), MeasureUnit.VOLT_UNIT)));
     EffectiveSettings settings = new EffectiveSettings(axis.drive(), axis.driveSheet());

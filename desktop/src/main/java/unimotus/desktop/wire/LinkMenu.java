@@ -1,5 +1,8 @@
 package unimotus.desktop.wire;
 
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Optional;
 import javafx.scene.control.Menu;
 import javafx.scene.control.MenuButton;
 import javafx.scene.control.MenuItem;
@@ -8,6 +11,8 @@ import unimotus.core.link.LinkChoice;
 import unimotus.core.link.LinkGroup;
 import unimotus.core.link.LinkIntent;
 import unimotus.core.link.LinkRequest;
+import unimotus.core.machine.AxisAssembly;
+import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.way.LinkIntents;
 import unimotus.desktop.Desk;
@@ -16,6 +21,7 @@ import unimotus.workbench.WiringEdits;
 /** Links chosen by what they are for, and panel parts to add. */
 final class LinkMenu extends MenuButton {
   private final Desk desk;
+  private final Map<LinkIntent, MenuItem> links = new LinkedHashMap<>();
 
   LinkMenu(Desk desk) {
     super("Wire a link…");
@@ -28,11 +34,20 @@ final class LinkMenu extends MenuButton {
         getItems().add(new SeparatorMenuItem());
       }
       group = intent.group();
-      getItems().add(entry(intent));
+      MenuItem entry = entry(intent);
+      links.put(intent, entry);
+      getItems().add(entry);
     }
+    setOnShowing(e -> offer());
     Menu parts = new Menu("Panel part by itself");
     desk.session().sheets().all(PartSheet.class).forEach(s -> parts.getItems().add(part(s)));
     getItems().addAll(new SeparatorMenuItem(), parts);
+  }
+
+  /** Leaves out what cannot be on the axis in view. */
+  private void offer() {
+    Optional<AxisAssembly> axis = desk.review().map(AxisReview::assembly);
+    links.forEach((intent, entry) -> entry.setVisible(axis.isEmpty() || intent.suits(axis.get())));
   }
 
   private MenuItem entry(LinkIntent intent) {

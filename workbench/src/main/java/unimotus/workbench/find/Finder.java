@@ -141,7 +141,19 @@ public final class Finder {
       return;
     }
     String place = "axis/%s/motion/".formatted(axis.axis().id());
-    for (Holder holder : List.of(Holder.DRIVE, Holder.BUS, Holder.PROGRAM)) {
+    List<Holder> holders =
+        axis.isStepped()
+            ? List.of(Holder.PROGRAM)
+            : List.of(Holder.DRIVE, Holder.BUS, Holder.PROGRAM);
+    if (axis.isStepped()) {
+      all.add(
+          new Hit(
+              "coils",
+              "Coils and switches of " + axis.axis().name(),
+              "connection, phase current, pulses a turn, supply",
+              new Target.InMotion(axis.axis().id(), place + "coils")));
+    }
+    for (Holder holder : holders) {
       all.add(
           new Hit(
               "scaling",

@@ -25,6 +25,7 @@ import unimotus.core.stops.StopOutcome;
 import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Demo;
 import unimotus.workbench.Edits;
+import unimotus.workbench.Unfinished;
 import unimotus.workbench.WiringEdits;
 import unimotus.workbench.find.Target;
 
@@ -111,14 +112,15 @@ class FixesTest {
 
   @Test
   void nothingIsOfferedForWhatNoSingleChangeMends() {
-    LineReview review = review(Demo.project());
-    AxisReview bare = axis(review, "bale-tie");
+    Project line = Unfinished.project();
+    LineReview review = review(line);
+    AxisReview bare = axis(review, Unfinished.AXIS);
     Finding incomplete =
         bare.findings().stream()
             .filter(f -> f.rule() == Rule.AXIS_INCOMPLETE)
             .findFirst()
             .orElseThrow();
-    assertThat(Fixes.of(Demo.project(), SHEETS, review, bare, incomplete)).isEmpty();
+    assertThat(Fixes.of(line, SHEETS, review, bare, incomplete)).isEmpty();
   }
 
   /** Settings and switches put to anything; what is offered is tried on a review made afresh. */

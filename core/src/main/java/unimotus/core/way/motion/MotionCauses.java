@@ -5,7 +5,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
-import java.util.TreeMap;
 import java.util.stream.Stream;
 import unimotus.core.detective.Clues;
 import unimotus.core.detective.Variant;
@@ -14,6 +13,9 @@ import unimotus.core.path.Station;
 import unimotus.core.proof.Predictor;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.scaling.AxisScaling;
+import unimotus.core.way.position.Counted;
+import unimotus.core.way.position.Ratios;
+import unimotus.core.way.position.TurnsStage;
 
 /** Positions sent to a servo drive as they would be under each cause. */
 final class MotionCauses {
@@ -21,13 +23,7 @@ final class MotionCauses {
   private static final int[] BITS = {12, 13, 16, 17, 18, 19, 20, 21, 22, 23, 24, 26};
 
   private static final double EDGES = 4;
-  private static final double TURN_IN_DEGREES = 360;
-  private static final double INCH = 25.4;
-  private static final double[] UNITS = {10, 100, 1000, INCH, Math.PI};
   private static final double MINUTE = 60;
-
-  /** Ratios this close are one. */
-  private static final double SAME = 1e-9;
 
   private final MotionLink link;
   private final Clues clues;
@@ -66,64 +62,44 @@ final class MotionCauses {
   }
 
   /** Counts a turn of other encoders, as a ratio to this one's. */
-  private Map<Double, String> encoders() {
-    Map<Double, String> ratios = new TreeMap<>();
+  private Ratios encoders() {
+    Ratios ratios = new Ratios();
     for (int bits : BITS) {
-      put(ratios, Math.pow(2, bits) / countsPerTurn, bits + " bits");
+      ratios.with(Math.pow(2, bits) / countsPerTurn, bits + " bits");
     }
-    put(ratios, EDGES, "edges for lines");
-    put(ratios, 1 / EDGES, "lines for edges");
-    return ratios;
+    return ratios.with(EDGES, "edges for lines").with(1 / EDGES, "lines for edges");
   }
 
-  private Map<Double, String> gears() {
-    Map<Double, String> ratios = new TreeMap<>();
+  private Ratios gears() {
     double gear = copy.gear().doubleValue();
-    put(ratios, 1 / gear, "gear left out");
-    put(ratios, 1 / (gear * gear), "gear inverted");
-    put(ratios, gear, "gear counted twice");
-    return ratios;
+    return new Ratios()
+        .with(1 / gear, "gear left out")
+        .with(1 / (gear * gear), "gear inverted")
+        .with(gear, "gear counted twice");
   }
 
   private List<Variant> programFeed() {
-    Map<Double, String> ratios = new TreeMap<>();
-    for (double unit : UNITS) {
-      put(ratios, unit, "feed too small by " + number(unit));
-      put(ratios, 1 / unit, "feed too large by " + number(unit));
-    }
     double feed = copy.feedPerTurn().doubleValue();
-    put(ratios, feed / TURN_IN_DEGREES, "360 for a feed of " + number(feed));
-    put(ratios, feed, "1 for a feed of " + number(feed));
-    List<Variant> all = new ArrayList<>(inProgram(ratios));
-    clues.ratio(Station.COUNTS).stream()
-        .filter(r -> Math.abs(r - 1) > 1e-4)
+    List<Variant> all = new ArrayList<>(inProgram(Ratios.ofFeed(feed, "feed")));
+    Ratios.read(clues.ratio(Station.COUNTS)).stream()
         .mapToObj(r -> program("counts times " + number(r), r, true))
         .forEach(all::add);
     return all;
   }
 
   /** Gear and feed of the drive, as a ratio of its counts a turn to the encoder's. */
-  private Map<Double, String> ofDrive() {
-    Map<Double, String> ratios = new TreeMap<>();
+  private Ratios ofDrive() {
     double gear = copy.gear().doubleValue();
     double feed = copy.feedPerTurn().doubleValue();
-    put(ratios, gear, "its gear divides the target");
-    put(ratios, 1 / gear, "its gear multiplies the target");
-    put(ratios, feed, "its feed divides the target");
-    put(ratios, 1 / feed, "its feed multiplies the target");
-    return ratios;
+    return new Ratios()
+        .with(gear, "its gear divides the target")
+        .with(1 / gear, "its gear multiplies the target")
+        .with(feed, "its feed divides the target")
+        .with(1 / feed, "its feed multiplies the target");
   }
 
-  private static void put(Map<Double, String> ratios, double ratio, String text) {
-    boolean isOne = Math.abs(ratio - 1) < SAME;
-    boolean isThere = ratios.keySet().stream().anyMatch(r -> Math.abs(r / ratio - 1) < SAME);
-    if (!isOne && !isThere) {
-      ratios.put(ratio, text);
-    }
-  }
-
-  private List<Variant> inProgram(Map<Double, String> ratios) {
-    return ratios.entrySet().stream().map(e -> program(e.getValue(), e.getKey(), false)).toList();
+  private List<Variant> inProgram(Ratios ratios) {
+    return ratios.variants((ratio, words) -> program(words, ratio, false));
   }
 
   private Variant program(String text, double factor, boolean fitted) {
@@ -131,13 +107,13 @@ final class MotionCauses {
     return fitted ? Variant.fitted(text, faulty) : Variant.of(text, faulty);
   }
 
-  private List<Variant> inDrive(Map<Double, String> ratios) {
-    return ratios.entrySet().stream().map(e -> drive(e.getValue(), e.getKey())).toList();
+  private List<Variant> inDrive(Ratios ratios) {
+    return ratios.variants((ratio, words) -> drive(words, ratio));
   }
 
   /** The drive takes so many times the counts for a turn, and shows as many. */
   private Variant drive(String text, double ratio) {
-    TurnsStage faulty = new TurnsStage(ratio * countsPerTurn, true);
+    TurnsStage faulty = new TurnsStage(Counted.COUNTS, ratio * countsPerTurn, true);
     return new Variant(
         text,
         path.with(link.with(faulty)),

@@ -24,6 +24,9 @@ import unimotus.core.proof.Part;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.SetPoint;
 import unimotus.core.way.CommandLink;
+import unimotus.core.way.position.CountsStage;
+import unimotus.core.way.position.ProvedMoves;
+import unimotus.core.way.position.TurnsStage;
 
 /**
  * Positions as counts on the way to a drive. Immutable; the {@code with} methods exchange one
@@ -61,7 +64,7 @@ record MotionLink(ServoAxis axis, PositionPlace place, CountsStage program, Turn
 
   @Override
   public MotionLink still() {
-    return with(new TurnsStage(drive.countsPerTurn(), false));
+    return with(drive.still());
   }
 
   @Override

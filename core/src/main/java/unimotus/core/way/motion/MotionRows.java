@@ -4,17 +4,17 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
-import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.motion.ServoAxis;
 import unimotus.core.proof.Expectation;
 import unimotus.core.proof.Part;
 import unimotus.core.proof.Prediction;
 import unimotus.core.proof.Predictor;
-import unimotus.core.proof.Tolerances;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.servo.LoopGains;
+import unimotus.core.way.position.ProvedMoves;
+import unimotus.core.way.position.SeenRows;
 
 /** What is to be seen of a servo axis beside its positions. */
 final class MotionRows {
@@ -28,13 +28,13 @@ final class MotionRows {
   static final String HOLD = Predictor.LINK_STATE + "hold";
 
   /** Key of how the axis runs. */
-  static final String RUNNING = Predictor.LINK_STATE + "running";
+  static final String RUNNING = SeenRows.RUNNING;
 
   /** Key of the following error at constant speed. */
   static final String FOLLOWING = Predictor.LINK_STATE + "following";
 
   /** Key of the time all moves take once. */
-  static final String ROUND = Predictor.LINK_STATE + "round";
+  static final String ROUND = SeenRows.ROUND;
 
   static final String OPENS = "opens";
   static final String STAYS_CLOSED = "stays closed";
@@ -80,7 +80,7 @@ final class MotionRows {
     MotionRows all = new MotionRows(axis, place, moves);
     all.running();
     place.following().ifPresent(all::following);
-    all.round();
+    moves.round().ifPresent(s -> all.rows.add(SeenRows.round(s, EnumSet.of(Part.PROGRAM))));
     return all.rows;
   }
 
@@ -168,44 +168,9 @@ final class MotionRows {
             });
   }
 
-  private void round() {
-    moves
-        .round()
-        .ifPresent(
-            seconds ->
-                amount(
-                    ROUND,
-                    "Moves",
-                    "time for all moves once",
-                    new Expectation.Amount(
-                        seconds, Tolerances.time(seconds), MeasureUnit.SECOND_UNIT),
-                    "axis",
-                    "Run the moves again and again, standing times included, and time one round.",
-                    EnumSet.of(Part.PROGRAM),
-                    new Step(
-                        "time",
-                        "sum of the moves and standing times",
-                        "see Moves",
-                        seconds,
-                        MeasureUnit.SECOND_UNIT,
-                        "kinematics")));
-  }
-
   private void word(
       String key, String group, String title, List<String> choices, String how, Set<Part> parts) {
-    rows.add(
-        new Prediction(
-            key,
-            group,
-            title,
-            new Expectation.Word(choices.get(0), choices),
-            null,
-            Double.NaN,
-            "axis",
-            "eyes and ears",
-            how,
-            parts,
-            Derivation.NONE));
+    rows.add(SeenRows.word(key, group, title, choices, how, parts));
   }
 
   private void amount(
@@ -218,18 +183,15 @@ final class MotionRows {
       Set<Part> parts,
       Step sum) {
     rows.add(
-        new Prediction(
+        SeenRows.amount(
             key,
             group,
             title,
             amount,
-            null,
-            Double.NaN,
-            where,
-            key.equals(ROUND) ? "watch" : "controller or this program",
+            new SeenRows.Where(where, "controller or this program"),
             how,
             parts,
-            Derivation.of(sum)));
+            sum));
   }
 
   private static String number(double value) {

@@ -25,6 +25,9 @@ import unimotus.core.servo.LoopGains;
 import unimotus.core.way.CommandLink;
 import unimotus.core.way.CommandSource;
 import unimotus.core.way.WayOfCommand;
+import unimotus.core.way.position.Counted;
+import unimotus.core.way.position.CountsStage;
+import unimotus.core.way.position.TurnsStage;
 
 /**
  * Positions to a servo drive: over the process data of the station that leads to it, or, where none
@@ -40,7 +43,7 @@ public final class MotionWay implements WayOfCommand {
   @Override
   public boolean isChosen(AxisAssembly axis) {
     Reference reference = axis.axis().reference();
-    return axis.isPositioned()
+    return axis.isServo()
         && reference.output() == null
         && reference.input() == null
         && reference.local() == null;
@@ -197,7 +200,7 @@ public final class MotionWay implements WayOfCommand {
     return new MotionLink(
         axis,
         place(assembly),
-        new CountsStage(program, 1),
-        new TurnsStage(drive.countsPerTurn().doubleValue(), true));
+        CountsStage.ofEncoder(program),
+        new TurnsStage(Counted.COUNTS, drive.countsPerTurn().doubleValue(), true));
   }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import unimotus.core.detective.Cause;
 import unimotus.core.detective.Variant;
 import unimotus.core.path.SignalPath;
-import unimotus.core.way.motion.TurnsStage.Taking;
+import unimotus.core.way.position.TurnsStage.Taking;
 
 /** What can be wrong with positions in registers. */
 enum PositionRegisterCause implements Cause {

@@ -1,4 +1,4 @@
-package unimotus.core.way.motion;
+package unimotus.core.way.position;
 
 import static unimotus.core.path.Numbers.text;
 
@@ -10,17 +10,22 @@ import unimotus.core.quantity.MeasureUnit;
 /**
  * The drive brings the shaft to where the counts say: turns = counts / counts a turn.
  *
+ * @param counted what it counts in
  * @param countsPerTurn counts that are one turn to the drive; negative the other way
  * @param moves whether it moves at all
  * @param taking what of the counts it takes
  */
-record TurnsStage(double countsPerTurn, boolean moves, Taking taking) implements Stage {
+public record TurnsStage(Counted counted, double countsPerTurn, boolean moves, Taking taking)
+    implements Stage {
   private static final int WORD_BITS = 16;
 
   /** What of the 32 bits of a position arrives. */
-  enum Taking {
+  public enum Taking {
+    /** All of it. */
     WHOLE,
+    /** Its words the other way round. */
     EXCHANGED,
+    /** Its low word alone. */
     LOW_WORD;
 
     double of(double counts) {
@@ -33,12 +38,24 @@ record TurnsStage(double countsPerTurn, boolean moves, Taking taking) implements
     }
   }
 
-  TurnsStage(double countsPerTurn, boolean moves) {
-    this(countsPerTurn, moves, Taking.WHOLE);
+  /** A drive that takes the whole position. */
+  public TurnsStage(Counted counted, double countsPerTurn, boolean moves) {
+    this(counted, countsPerTurn, moves, Taking.WHOLE);
   }
 
-  TurnsStage with(Taking next) {
-    return new TurnsStage(countsPerTurn, moves, next);
+  /** This drive taking another part of it. */
+  public TurnsStage with(Taking next) {
+    return new TurnsStage(counted, countsPerTurn, moves, next);
+  }
+
+  /** This drive counting another number a turn. */
+  public TurnsStage with(double next) {
+    return new TurnsStage(counted, next, moves, taking);
+  }
+
+  /** This drive standing still. */
+  public TurnsStage still() {
+    return new TurnsStage(counted, countsPerTurn, false, Taking.WHOLE);
   }
 
   @Override
@@ -75,10 +92,10 @@ record TurnsStage(double countsPerTurn, boolean moves, Taking taking) implements
   public Step sum(double in, double out) {
     return new Step(
         "turns of the shaft",
-        "counts / counts a turn",
+        "%s / %s a turn".formatted(counted.word(), counted.word()),
         "%s / %s".formatted(text(in, MeasureUnit.COUNTS), text(countsPerTurn, MeasureUnit.COUNTS)),
         out,
         unit(),
-        "IEC 61800-7-201 (from memory)");
+        counted.source());
   }
 }

@@ -1,4 +1,4 @@
-package unimotus.core.way.motion;
+package unimotus.core.way.position;
 
 import static unimotus.core.path.Numbers.text;
 
@@ -10,17 +10,25 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.scaling.AxisScaling;
 
 /**
- * The motion axis turns a position into whole counts: counts = position · counts a turn · gear /
- * feed.
+ * The program turns a position into whole counts: counts = position · counts a turn · gear / feed.
  *
+ * @param counted what it counts in
+ * @param bits of the signed number that holds them
  * @param copy its copy of the scaling
  * @param factor 1, or how many times too many counts it makes; negative the other way
  */
-record CountsStage(AxisScaling copy, double factor) implements Stage {
-  private static final String SOURCE = "IEC 61800-7-201 (from memory)";
+public record CountsStage(Counted counted, int bits, AxisScaling copy, double factor)
+    implements Stage {
+  private static final int USUAL_BITS = 32;
 
-  CountsStage with(double next) {
-    return new CountsStage(copy, next);
+  /** Counts of an encoder in 32 bits, as the copy has it. */
+  public static CountsStage ofEncoder(AxisScaling copy) {
+    return new CountsStage(Counted.COUNTS, USUAL_BITS, copy, 1);
+  }
+
+  /** This stage making so many times its counts. */
+  public CountsStage with(double next) {
+    return new CountsStage(counted, bits, copy, next);
   }
 
   private double countsPerUnit() {
@@ -54,12 +62,12 @@ record CountsStage(AxisScaling copy, double factor) implements Stage {
 
   @Override
   public double low() {
-    return Integer.MIN_VALUE;
+    return -Math.pow(2, bits - 1.0);
   }
 
   @Override
   public double high() {
-    return Integer.MAX_VALUE;
+    return Math.pow(2, bits - 1.0) - 1;
   }
 
   @Override
@@ -69,7 +77,8 @@ record CountsStage(AxisScaling copy, double factor) implements Stage {
 
   @Override
   public String origin() {
-    return "motion axis: " + text(countsPerUnit()) + " counts for 1 " + symbol();
+    return "%s: %s %s for 1 %s"
+        .formatted(counted.by(), text(countsPerUnit()), counted.word(), symbol());
   }
 
   private String symbol() {
@@ -79,8 +88,8 @@ record CountsStage(AxisScaling copy, double factor) implements Stage {
   @Override
   public Step sum(double in, double out) {
     return new Step(
-        "counts",
-        "position · counts a turn · gear / feed, rounded",
+        counted.word(),
+        "position · %s a turn · gear / feed, rounded".formatted(counted.word()),
         "%s · %s · %s / %s"
             .formatted(
                 text(in),
@@ -89,14 +98,14 @@ record CountsStage(AxisScaling copy, double factor) implements Stage {
                 text(copy.feedPerTurn().doubleValue(), copy.unit())),
         out,
         unit(),
-        SOURCE);
+        counted.source());
   }
 
   @Override
   public Optional<String> condition(double number) {
     double counts = forward(number);
     return counts < low() || counts > high()
-        ? Optional.of("%s do not fit into 32 bits".formatted(text(counts, unit())))
+        ? Optional.of("%s do not fit into %d bits".formatted(text(counts, unit()), bits))
         : Optional.empty();
   }
 }

@@ -1,4 +1,4 @@
-package unimotus.core.stepper;
+package unimotus.core.sheet;
 
 import java.util.ArrayList;
 import java.util.Collections;

@@ -1,4 +1,4 @@
-package unimotus.core.stepper;
+package unimotus.core.sheet;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;

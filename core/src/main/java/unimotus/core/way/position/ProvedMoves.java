@@ -1,10 +1,10 @@
-package unimotus.core.way.motion;
+package unimotus.core.way.position;
 
 import java.util.List;
 import java.util.OptionalDouble;
 import java.util.stream.DoubleStream;
 import unimotus.core.machine.MotionDesign;
-import unimotus.core.motion.ServoAxis;
+import unimotus.core.motion.PositionedAxis;
 import unimotus.core.move.MotionPlan;
 import unimotus.core.move.MotionState;
 import unimotus.core.move.MoveLimits;
@@ -19,7 +19,7 @@ import unimotus.core.scaling.AxisScaling;
  * @param axis the axis
  * @param program the copy of the motion axis
  */
-record ProvedMoves(ServoAxis axis, AxisScaling program) {
+public record ProvedMoves(PositionedAxis axis, AxisScaling program) {
   /** As many places as somebody goes to with a rule. */
   private static final int MOST_PLACES = 4;
 
@@ -32,12 +32,12 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
   }
 
   /** What one turn of the motor moves. */
-  double oneTurn() {
+  public double oneTurn() {
     return program.feedPerTurn().divide(program.gear()).doubleValue();
   }
 
   /** Whether it may go there from its zero. */
-  boolean mayTurn() {
+  public boolean mayTurn() {
     return axis.design().travel().holds(0) && isStraight(travelOfTurn());
   }
 
@@ -59,7 +59,7 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
    * The places its moves lead to, each once, in order; on an axis that turns, those it goes to
    * straight from zero. Empty where they cannot be made.
    */
-  List<Double> places() {
+  public List<Double> places() {
     double modulo = axis.design().travel().modulo();
     return moves()
         .map(to -> modulo > 0 ? to - Math.floor(to / modulo) * modulo : to)
@@ -81,7 +81,7 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
   }
 
   /** The lowest and the highest position that are looked at; never the same. */
-  double[] ends() {
+  public double[] ends() {
     TravelRange travel = axis.design().travel();
     DoubleStream all =
         travel.isLimited()
@@ -94,7 +94,7 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
   }
 
   /** Seconds for all moves once; empty where there are none, or they cannot be made. */
-  OptionalDouble round() {
+  public OptionalDouble round() {
     return plan().stream().mapToDouble(MotionPlan::seconds).filter(s -> s > 0).findFirst();
   }
 
@@ -108,7 +108,7 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
   }
 
   /** The same moves at so many times their speed. */
-  ProvedMoves faster(double factor) {
+  public ProvedMoves faster(double factor) {
     MotionDesign design = axis.design();
     MoveLimits limits = design.moves().limits();
     MoveLimits other =
@@ -118,10 +118,7 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
             limits.deceleration(),
             limits.jerk());
     return new ProvedMoves(
-        new ServoAxis(
-            axis.axis(),
-            design.with().moves(design.moves().with().limits(other).build()).build(),
-            axis.plate()),
+        axis.with(design.with().moves(design.moves().with().limits(other).build()).build()),
         program);
   }
 
@@ -131,7 +128,7 @@ record ProvedMoves(ServoAxis axis, AxisScaling program) {
    *
    * @param gain Kv in 1/s
    */
-  OptionalDouble steadySpeed(double gain) {
+  public OptionalDouble steadySpeed(double gain) {
     return plan().stream()
         .flatMap(p -> p.phases().stream())
         .filter(p -> isSteady(p, gain))

@@ -1,0 +1,86 @@
+package unimotus.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.fasterxml.jackson.databind.JsonNode;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import java.io.IOException;
+import java.io.PrintWriter;
+import java.io.StringWriter;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** The verb {@code sequence}: feed, tie, dwell twice a minute; doubtful ones and wrong ones. */
+class SequenceVerbTest {
+  private static final String FEED =
+      "1200 mm; tie on until 'tie is closed' within 3 s; tie off; wait 23 s; repeat 2 times";
+
+  @TempDir private Path folder;
+  private StringWriter out;
+  private StringWriter err;
+
+  private int run(String... arguments) {
+    out = new StringWriter();
+    err = new StringWriter();
+    return Main.run(new PrintWriter(out, true), new PrintWriter(err, true), arguments);
+  }
+
+  /**
+   * 1200 mm at 200 mm/s and 800 mm/s² are 6.25 s; half a second to tie and 23 s: 29.75 s, twice.
+   */
+  @Test
+  void feedTieDwellTwiceAMinute() throws IOException {
+    Path text = folder.resolve("feed.st");
+    assertThat(
+            run(
+                "sequence",
+                "demo",
+                "--axis",
+                "bale-tie",
+                "--steps",
+                FEED,
+                "--out",
+                text.toString()))
+        .isZero();
+    assertThat(out.toString())
+        .contains("move 1200 mm")
+        .contains("'tie' on until 'tie is closed' within 3 s")
+        .contains("repeat 2 times");
+    assertThat(Files.readString(text))
+        .contains("FUNCTION_BLOCK Sequence_Bale_tie_feeder")
+        .contains("see_tie_is_closed")
+        .contains("MoveAmount := 1200.0;");
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--steps", FEED, "--json")).isZero();
+    JsonNode document = new ObjectMapper().readTree(out.toString());
+    assertThat(document.get("seconds").asDouble()).isCloseTo(59.5, within(0.4));
+    assertThat(document.get("ended").asBoolean()).isTrue();
+    assertThat(document.get("ran")).hasSize(10);
+  }
+
+  @Test
+  void whatIsDoubtfulIsToldAndMakesAStatus() throws IOException {
+    Path file = folder.resolve("feed.txt");
+    Files.writeString(file, "# without a limit\njog until home\ntool off\n1200 mm\nrepeat");
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--from", file.toString()))
+        .isEqualTo(1);
+    assertThat(out.toString())
+        .contains("step 1, axis runs without a limit")
+        .contains("step 3, moves without looking")
+        .contains("begins again for ever");
+  }
+
+  @Test
+  void whatCannotBeReadIsNamed() {
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--steps", "dance")).isEqualTo(2);
+    assertThat(err.toString()).contains("step 1, 'dance'").contains("wait TIME");
+    assertThat(run("sequence", "demo", "--axis", "rinse-drum", "--steps", FEED)).isEqualTo(2);
+    assertThat(err.toString()).contains("is not told positions");
+    assertThat(run("sequence", "demo", "--axis", "bale-tie")).isEqualTo(2);
+    assertThat(err.toString()).contains("--steps or by --from");
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--from", "nowhere.txt")).isEqualTo(2);
+    assertThat(err.toString()).contains("nowhere.txt");
+  }
+}
