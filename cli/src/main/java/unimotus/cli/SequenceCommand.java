@@ -102,7 +102,7 @@ final class SequenceCommand implements Callable<Integer> {
     } else {
       print(sequence, unit, doubts, run);
     }
-    return doubts.isEmpty() ? 0 : 1;
+    return doubts.isEmpty() && run.lateStep() == 0 ? 0 : 1;
   }
 
   /** A jog is taken as long as one turn of the gear's output. */
@@ -126,13 +126,7 @@ final class SequenceCommand implements Callable<Integer> {
           first.map(s -> PLAIN.text(s.lasts(), MeasureUnit.SECOND_UNIT)).orElse(""));
     }
     columns.print(output.text());
-    output
-        .text()
-        .println(
-            run.ended()
-                ? "  %s once through".formatted(PLAIN.text(run.seconds(), MeasureUnit.SECOND_UNIT))
-                : "  begins again for ever; looked at for %s"
-                    .formatted(PLAIN.text(run.seconds(), MeasureUnit.SECOND_UNIT)));
+    output.text().println("  " + ends(run));
     output
         .text()
         .printf(
@@ -153,6 +147,17 @@ final class SequenceCommand implements Callable<Integer> {
     if (out != null) {
       output.text().printf("%nBlock in %s%n", out);
     }
+  }
+
+  private static String ends(SequenceBench.Run run) {
+    String seconds = PLAIN.text(run.seconds(), MeasureUnit.SECOND_UNIT);
+    if (run.lateStep() > 0) {
+      return "step %d takes longer than its limit on this bench; it ends there"
+          .formatted(run.lateStep());
+    }
+    return run.ended()
+        ? seconds + " once through"
+        : "begins again for ever; looked at for " + seconds;
   }
 
   private static Map<String, @Nullable Object> document(
@@ -180,10 +185,17 @@ final class SequenceCommand implements Callable<Integer> {
                     "why", d.why(),
                     "remedy", d.remedy())));
     return Output.map(
-        "steps", steps,
-        "ended", run.ended(),
-        "seconds", run.seconds(),
-        "ran", ran,
-        "doubts", doubtful);
+        "steps",
+        steps,
+        "ended",
+        run.ended(),
+        "seconds",
+        run.seconds(),
+        "lateStep",
+        run.lateStep(),
+        "ran",
+        ran,
+        "doubts",
+        doubtful);
   }
 }

@@ -73,6 +73,20 @@ class SequenceVerbTest {
   }
 
   @Test
+  void aStepThatIsTooSlowIsNoEnd() {
+    assertThat(
+            run(
+                "sequence",
+                "demo",
+                "--axis",
+                "bale-tie",
+                "--steps",
+                "tie on until 'tie is closed' within 0.3 s; wait 1 s"))
+        .isEqualTo(1);
+    assertThat(out.toString()).contains("step 1 takes longer").doesNotContain("once through");
+  }
+
+  @Test
   void whatCannotBeReadIsNamed() {
     assertThat(run("sequence", "demo", "--axis", "bale-tie", "--steps", "dance")).isEqualTo(2);
     assertThat(err.toString()).contains("step 1, 'dance'").contains("wait TIME");

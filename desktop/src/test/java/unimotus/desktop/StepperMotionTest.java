@@ -11,6 +11,7 @@ import unimotus.core.machine.MotionDesign;
 import unimotus.core.move.MoveStep;
 import unimotus.core.sheet.CoilConnection;
 import unimotus.desktop.kit.Plot;
+import unimotus.workbench.Edits;
 import unimotus.workbench.WorkStep;
 
 /** The coils, switches and moves of the bale-tie feeder in the window. */
@@ -76,6 +77,15 @@ class StepperMotionTest extends WindowTest {
     type("#wanted-resolution", "0.001 mm");
     assertThat(shows("the finest pulse of this driver is")).isTrue();
     assertThat(switched("steps")).isEqualTo("6400");
+  }
+
+  @Test
+  void theCurrentAtStandstillIsThatOfItsSwitch() {
+    open();
+    assertThat(shows("reduced to 50 % at standstill")).isTrue();
+    onWindow(() -> desk.apply(Edits.driveSelector("bale-tie-driver", "rest", "full")));
+    assertThat(shows("the same at standstill")).isTrue();
+    assertThat(shows("reduced to 50 % at standstill")).isFalse();
   }
 
   @Test

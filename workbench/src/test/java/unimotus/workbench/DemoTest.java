@@ -130,6 +130,21 @@ class DemoTest {
         .containsExactly(Severity.WARNING);
   }
 
+  /** Handbook, section 10: it turns the motor without step pulses. */
+  @Test
+  void aSelfTestThatIsOnIsAnErrorAndNothingIsPredicted() {
+    AxisReview axis =
+        LineReview.of(
+                Edits.driveSelector("bale-tie-driver", "self-test", "on")
+                    .change()
+                    .apply(Demo.project()),
+                SheetLibrary.catalogue())
+            .axis("bale-tie")
+            .orElseThrow();
+    assertThat(axis.findings()).extracting(Finding::rule).containsExactly(Rule.COMMAND_AT_REST);
+    assertThat(axis.obstacles().hinderMotion()).isTrue();
+  }
+
   private static Part part(Project project) {
     return project.parts().stream()
         .filter(p -> p.id().equals("bale-tie-supply"))

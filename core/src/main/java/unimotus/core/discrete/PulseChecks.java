@@ -16,6 +16,8 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.Meaning;
+import unimotus.core.sheet.Option;
+import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.Terminal;
 import unimotus.core.sheet.TerminalRole;
 import unimotus.core.wiring.InputReading;
@@ -52,6 +54,7 @@ final class PulseChecks {
     checks.inputs();
     checks.enable();
     checks.supply();
+    checks.selfTest();
     PulseOutput.named(axis).ifPresent(checks::output);
     return checks.found;
   }
@@ -102,6 +105,22 @@ final class PulseChecks {
 
   private boolean never(TerminalRef input, Level level) {
     return table.rows().stream().noneMatch(r -> r.cell(input).level() == level);
+  }
+
+  /** It turns the motor by itself, without a pulse. */
+  private void selfTest() {
+    axis.driveSheet()
+        .selector(SelectorRole.SELF_TEST)
+        .filter(s -> s.positionIn(axis.drive().selectors()).equals(Option.ON.word()))
+        .ifPresent(
+            s ->
+                add(
+                    Severity.ERROR,
+                    Rule.COMMAND_AT_REST,
+                    "%s/%s".formatted(axis.drive().id(), s.id()),
+                    "%s is on: the driver turns its motor without any pulse".formatted(s.label()),
+                    "The axis moves as soon as it is powered and enabled, against its ends too.",
+                    "Switch it off; use it only with the motor uncoupled."));
   }
 
   /** What the wires give the driver, beside what was entered. */

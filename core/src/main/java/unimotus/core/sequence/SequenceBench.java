@@ -37,8 +37,9 @@ public record SequenceBench(
    * @param steps in the order they were run
    * @param seconds altogether
    * @param ended whether it was run to its end, and not cut off
+   * @param lateStep the step that took longer than it may, which ended it; 0 for none
    */
-  public record Run(List<Ran> steps, double seconds, boolean ended) {
+  public record Run(List<Ran> steps, double seconds, boolean ended, int lateStep) {
     /** Takes a copy. */
     public Run {
       steps = List.copyOf(steps);
@@ -82,16 +83,18 @@ public record SequenceBench(
       long now = 0;
       machine.scan(seen(false, false), now);
       boolean ended = false;
-      while (!ended && now < most * MILLIS) {
+      int late = 0;
+      while (!ended && late == 0 && now < most * MILLIS) {
         now += TICK;
         boolean moved = isMoved(now);
         SequenceMachine.Commanded told = machine.scan(seen(now == TICK, moved), now);
         if (told.step() != step) {
           change(told.step(), now);
         }
-        ended = told.done() || told.late();
+        ended = told.done();
+        late = told.lateStep();
       }
-      return new Run(ran, now / MILLIS, ended);
+      return new Run(ran, now / MILLIS, ended, late);
     }
 
     private void change(int next, long now) {

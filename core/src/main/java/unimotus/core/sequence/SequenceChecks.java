@@ -6,7 +6,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 
-/** Looks over sequences: what waits for ever, what moves without looking, who owns an output. */
+/** Looks over sequences: what waits for ever, what moves without looking, what stays on. */
 public final class SequenceChecks {
   private final Sequence sequence;
   private final List<SequenceDoubt> doubts = new ArrayList<>();
@@ -24,27 +24,6 @@ public final class SequenceChecks {
     checks.latches();
     checks.values();
     return List.copyOf(checks.doubts);
-  }
-
-  /** Outputs that more than one of some sequences switches; possibly empty. */
-  public static List<SequenceDoubt> owners(List<Sequence> all) {
-    Map<String, String> owners = new LinkedHashMap<>();
-    List<SequenceDoubt> doubts = new ArrayList<>();
-    for (Sequence each : all) {
-      for (String output : each.outputs()) {
-        String other = owners.putIfAbsent(output, each.name());
-        if (other != null) {
-          doubts.add(
-              new SequenceDoubt(
-                  SequenceDoubt.Kind.OUTPUT_TWICE,
-                  0,
-                  "'%s' is switched by %s and by %s".formatted(output, other, each.name()),
-                  "The one that is scanned last wins, and the other's step does nothing.",
-                  "Let one of them switch it, and ask that one for it."));
-        }
-      }
-    }
-    return doubts;
   }
 
   private void step(int number, SequenceStep step) {

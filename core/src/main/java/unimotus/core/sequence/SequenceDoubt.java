@@ -17,7 +17,6 @@ public record SequenceDoubt(Kind kind, int step, String seen, String why, String
     NO_FEEDBACK("moves without looking"),
     LATCH("output stays on"),
     DEAD_END("steps are never reached"),
-    OUTPUT_TWICE("output has two owners"),
     VALUE_LOST("value is lost at power-off"),
     JOG_UNENDED("axis runs without a limit"),
     CONTRADICTION("waits for what it has just ended");

@@ -100,15 +100,17 @@ class SequenceTest {
     assertThat(doubts("wait for up within 1 s; valve on until not up within 1 s")).isEmpty();
   }
 
+  /**
+   * An answer after half a second where 0.3 s are allowed: it is cut short, and no time is told.
+   */
   @Test
-  void anOutputHasOneOwner() {
-    Sequence one = SequenceText.parse("one", "valve on until up within 1 s", MeasureUnit.ONE);
-    Sequence two = SequenceText.parse("two", "valve off; wait 1 s", MeasureUnit.ONE);
-    Sequence three = SequenceText.parse("three", "wait 1 s", MeasureUnit.ONE);
-    assertThat(SequenceChecks.owners(List.of(one, two, three)))
-        .extracting(SequenceDoubt::seen)
-        .containsExactly("'valve' is switched by one and by two");
-    assertThat(SequenceChecks.owners(List.of(one, three))).isEmpty();
+  void whatTakesTooLongIsNoEnd() {
+    SequenceBench bench = new SequenceBench(way -> Math.abs(way), 0.5, 3);
+    SequenceBench.Run run =
+        bench.run(read("wait 1 s; valve on until up within 0.3 s; 5 turns"), 60);
+    assertThat(run.ended()).isFalse();
+    assertThat(run.lateStep()).isEqualTo(2);
+    assertThat(run.steps()).extracting(SequenceBench.Ran::step).containsExactly(1, 2);
   }
 
   /** 5 turns at a turn a second, 2 s, and half a second until the press is up. */

@@ -8,6 +8,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.motion.StepAxis;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.sheet.Option;
 import unimotus.core.sheet.Selector;
 import unimotus.core.sheet.SelectorRole;
 import unimotus.core.sheet.SwitchTable;
@@ -111,13 +112,23 @@ final class SwitchCards {
         axis.driver().currents(),
         axis.phaseAmperes(),
         Parts.prose(
-            "%s A %s, reduced to %s at standstill"
-                .formatted(
-                    number(axis.phaseAmperes()),
-                    axis.driver().amperes().label(),
-                    desk.units().text(100 * axis.driver().restShare(), MeasureUnit.PERCENT)),
+            "%s A %s, %s at standstill"
+                .formatted(number(axis.phaseAmperes()), axis.driver().amperes().label(), rest()),
             "ink-live"),
         sum);
+  }
+
+  /** The switch decides; a driver without one holds the full current. */
+  private String rest() {
+    boolean reduced =
+        assembly
+            .driveSheet()
+            .selector(SelectorRole.REST_CURRENT)
+            .filter(s -> s.positionIn(assembly.drive().selectors()).equals(Option.REDUCED.word()))
+            .isPresent();
+    return reduced
+        ? "reduced to " + desk.units().text(100 * axis.driver().restShare(), MeasureUnit.PERCENT)
+        : "the same";
   }
 
   private VBox card(SelectorRole role, SwitchTable table, double set, Node... below) {
