@@ -18,6 +18,7 @@ import javafx.scene.control.TextField;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import javafx.stage.Stage;
+import org.junit.jupiter.api.extension.ExtendWith;
 import org.testfx.api.FxRobot;
 import org.testfx.framework.junit5.ApplicationTest;
 import org.testfx.util.WaitForAsyncUtils;
@@ -26,6 +27,7 @@ import unimotus.formats.sheet.SheetLibrary;
 import unimotus.workbench.Opening;
 
 /** A real window that a robot works with mouse and keyboard. */
+@ExtendWith(StuckWindow.class)
 abstract class WindowTest extends ApplicationTest {
   static final Clock CLOCK = Clock.fixed(Instant.parse("2026-01-02T03:04:05Z"), ZoneOffset.UTC);
 

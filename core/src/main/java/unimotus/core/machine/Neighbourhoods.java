@@ -21,8 +21,9 @@ import unimotus.core.sheet.TerminalRole;
  * only along the terminal it came to, at a controller to the other wires on the same point, and
  * ends at supplies and at other drives.
  *
- * <p>Found once for an axis and kept for as long as the wiring of the line stays the same. Not
- * thread-safe.
+ * <p>Found once for an axis and kept for as long as the wiring of the line stays the same. One line
+ * is looked at from several threads, where fixes are tried beside the window, so that a search is
+ * made under a lock.
  */
 public final class Neighbourhoods {
 
@@ -83,7 +84,7 @@ public final class Neighbourhoods {
   private record Stopped(String drive, Object settings, String motor, StopFunction stop) {}
 
   /** What can influence each stop, by its id, with the devices as they stand in {@code now}. */
-  Map<String, StopReach> reach(Project now, Drive drive, Motor motor, List<StopFunction> stops) {
+  synchronized Map<String, StopReach> reach(Project now, Drive drive, Motor motor, List<StopFunction> stops) {
     Map<String, StopReach> found = new LinkedHashMap<>();
     for (StopFunction stop : stops) {
       Stopped key = new Stopped(drive.id(), drive.settings(), motor.id(), stop);
@@ -95,7 +96,7 @@ public final class Neighbourhoods {
   }
 
   /** Every device of the line in one group of those that wires join. */
-  public List<DeviceGroups.Group> groups() {
+  public synchronized List<DeviceGroups.Group> groups() {
     if (groups.isEmpty()) {
       groups = DeviceGroups.of(project);
     }
@@ -111,7 +112,7 @@ public final class Neighbourhoods {
     return fitted;
   }
 
-  Neighbourhood of(Drive drive, Axis axis) {
+  synchronized Neighbourhood of(Drive drive, Axis axis) {
     return found.computeIfAbsent(drive.id() + "/" + axis.id(), k -> new Search().from(drive, axis));
   }
 

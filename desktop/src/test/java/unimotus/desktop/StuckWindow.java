@@ -1,0 +1,56 @@
+package unimotus.desktop;
+
+import java.util.Arrays;
+import java.util.Map;
+import java.util.concurrent.TimeoutException;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.extension.ExtensionContext;
+import org.junit.jupiter.api.extension.LifecycleMethodExecutionExceptionHandler;
+import org.junit.jupiter.api.extension.TestExecutionExceptionHandler;
+
+/** Where a window does not answer in time: says at what its thread is, for the log to show. */
+final class StuckWindow
+    implements TestExecutionExceptionHandler, LifecycleMethodExecutionExceptionHandler {
+  private static final int DEPTH = 14;
+
+  @Override
+  public void handleTestExecutionException(ExtensionContext context, Throwable thrown)
+      throws Throwable {
+    throw told(thrown);
+  }
+
+  @Override
+  public void handleBeforeEachMethodExecutionException(ExtensionContext context, Throwable thrown)
+      throws Throwable {
+    throw told(thrown);
+  }
+
+  private static Throwable told(Throwable thrown) {
+    if (!(thrown instanceof TimeoutException)) {
+      return thrown;
+    }
+    String threads =
+        Thread.getAllStackTraces().entrySet().stream()
+            .filter(e -> isOfInterest(e.getKey(), e.getValue()))
+            .map(StuckWindow::line)
+            .collect(Collectors.joining("; "));
+    return new AssertionError(thrown.getMessage() + ": " + threads, thrown);
+  }
+
+  private static boolean isOfInterest(Thread thread, StackTraceElement[] stack) {
+    return thread.getName().contains("JavaFX Application")
+        || Stream.of(stack).anyMatch(e -> e.getClassName().startsWith("unimotus"));
+  }
+
+  private static String line(Map.Entry<Thread, StackTraceElement[]> of) {
+    return of.getKey().getName()
+        + " "
+        + of.getKey().getState()
+        + " at "
+        + Arrays.stream(of.getValue())
+            .limit(DEPTH)
+            .map(e -> e.getClassName() + "." + e.getMethodName() + ":" + e.getLineNumber())
+            .collect(Collectors.joining(" < "));
+  }
+}
