@@ -22,6 +22,7 @@ module unimotus.core {
   exports unimotus.core.link;
   exports unimotus.core.machine;
   exports unimotus.core.motion;
+  exports unimotus.core.plant;
   exports unimotus.core.motor;
   exports unimotus.core.move;
   exports unimotus.core.path;
@@ -44,6 +45,7 @@ module unimotus.core {
   exports unimotus.core.way;
   exports unimotus.core.dryrun;
   exports unimotus.core.esi;
+  exports unimotus.core.process;
   exports unimotus.core.processdata;
   exports unimotus.core.value;
 

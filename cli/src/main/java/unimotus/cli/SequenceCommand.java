@@ -17,30 +17,40 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Option;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.MotionDesign;
+import unimotus.core.machine.SequenceDesign;
 import unimotus.core.move.MoveLimits;
 import unimotus.core.move.MovePlanner;
+import unimotus.core.plant.PlantScheduleReader;
 import unimotus.core.program.SequenceProgram;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.review.AxisReview;
 import unimotus.core.sequence.Sequence;
 import unimotus.core.sequence.SequenceBench;
 import unimotus.core.sequence.SequenceChecks;
 import unimotus.core.sequence.SequenceDoubt;
 import unimotus.core.sequence.SequenceText;
+import unimotus.workbench.SequenceRun;
 
-/** {@code sequence FILE --axis A --steps "…"}: a sequence read, checked, timed and written. */
+/**
+ * {@code sequence FILE --axis A}: a sequence of the project run through its wires, or one that is
+ * given read, checked, timed and written.
+ */
 @Command(
     name = "sequence",
     mixinStandardHelpOptions = true,
     description = {
-      "A sequence as people say it: laid out, looked over, run against a plant that answers after half",
-      "a second, and written as a function block in structured text. Distances are in the travel unit",
-      "of the axis, its moves take the time its limits give. A simulation is not a proof.",
+      "A sequence of the project run through its wires: pulses, switches, valves, what breaks. Or one",
+      "that is given as people say it: laid out, looked over, run against a plant that answers after",
+      "half a second, and written as a function block in structured text. Distances are in the travel",
+      "unit of the axis, its moves take the time its limits give. A simulation is not a proof.",
+      "Events: " + PlantScheduleReader.FORMS + ".",
       "Steps: " + SequenceText.FORMS + "."
     },
     footer = {
       "",
-      "Example: unimotus sequence demo --axis bale-tie --steps \"jog until home within 20 s; 1200 mm;",
+      "Example: unimotus sequence demo --axis bale-tie --events \"0.1 start; 9 permit off; 20 end\"",
+      "         unimotus sequence demo --axis bale-tie --steps \"jog until home within 20 s; 1200 mm;",
       "           tie on until 'tie is closed' within 3 s; tie off; wait 20 s; repeat\"",
       "         unimotus sequence demo --axis bale-tie --from feed.txt --out feed.st"
     })
@@ -72,6 +82,18 @@ final class SequenceCommand implements Callable<Integer> {
   private Path from;
 
   @Option(
+      names = "--run",
+      paramLabel = "NAME",
+      description = "Run this sequence of the project; needed where the axis has several.")
+  private String name;
+
+  @Option(
+      names = "--events",
+      paramLabel = "TEXT",
+      description = "What is done to it, with semicolons between; a start where nothing is said.")
+  private String events;
+
+  @Option(
       names = "--out",
       paramLabel = "OUT",
       description = "Write the function block as structured text.")
@@ -79,8 +101,15 @@ final class SequenceCommand implements Callable<Integer> {
 
   @Override
   public Integer call() throws IOException {
-    if ((steps == null) == (from == null)) {
+    if (steps != null && from != null) {
       throw new IllegalArgumentException("say the steps by --steps or by --from, one of the two");
+    }
+    if (steps == null && from == null) {
+      return ofProject();
+    }
+    if (name != null || events != null) {
+      throw new IllegalArgumentException(
+          "--run and --events are for a sequence of the project, not for --steps or --from");
     }
     AxisAssembly assembly = input.read().assembly(axis);
     MotionDesign design = assembly.axis().motion();
@@ -103,6 +132,49 @@ final class SequenceCommand implements Callable<Integer> {
       print(sequence, unit, doubts, run);
     }
     return doubts.isEmpty() && run.lateStep() == 0 ? 0 : 1;
+  }
+
+  private int ofProject() throws IOException {
+    ProjectInput.Line line = input.read();
+    AxisReview review = line.review(axis);
+    List<SequenceDesign> all = line.project().sequencesOf(review.axis().id());
+    if (all.isEmpty()) {
+      throw new IllegalArgumentException(
+          "axis '%s' has no sequence: say the steps by --steps or by --from"
+              .formatted(review.axis().name()));
+    }
+    SequenceDesign design =
+        all.stream()
+            .filter(q -> name == null ? all.size() == 1 : q.name().equals(name))
+            .findFirst()
+            .orElseThrow(
+                () ->
+                    new IllegalArgumentException(
+                        "choose a sequence by --run; there are: %s"
+                            .formatted(
+                                String.join(
+                                    ", ", all.stream().map(SequenceDesign::name).toList()))));
+    SequenceRun run =
+        SequenceRun.of(
+            line.project(),
+            line.sheets(),
+            review,
+            design,
+            events == null ? "" : events,
+            () -> false);
+    if (out != null) {
+      Files.writeString(
+          out,
+          SequenceProgram.block(run.plant().sequence(), run.plant().unit()).text(),
+          StandardCharsets.UTF_8);
+    }
+    SequenceTold told = new SequenceTold(run);
+    if (output.isJson()) {
+      output.document(told.document());
+    } else {
+      told.print(output);
+    }
+    return told.status();
   }
 
   /** A jog is taken as long as one turn of the gear's output. */

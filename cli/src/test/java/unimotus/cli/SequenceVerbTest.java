@@ -60,6 +60,43 @@ class SequenceVerbTest {
     assertThat(document.get("ran")).hasSize(10);
   }
 
+  /** Once every 30 s through the wires; with the step wire open the motor stands. */
+  @Test
+  void theSequenceOfTheProjectRunsThroughItsWires() throws IOException {
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--json")).isZero();
+    JsonNode document = new ObjectMapper().readTree(out.toString());
+    assertThat(document.get("sequence").asText()).isEqualTo("Feed and tie");
+    assertThat(document.get("lostPulses").asInt()).isZero();
+    double second = document.get("ran").get(5).get("begins").asDouble();
+    assertThat(second - document.get("ran").get(0).get("begins").asDouble())
+        .isCloseTo(30, within(0.1));
+    assertThat(
+            run(
+                "sequence",
+                "demo",
+                "--axis",
+                "bale-tie",
+                "--events",
+                "0.1 start; 3 open w63; 9 end"))
+        .isEqualTo(1);
+    assertThat(out.toString())
+        .contains("do not reach bale-tie-driver:ST+")
+        .contains("move 1200 mm")
+        .contains("A simulation is not a proof.");
+    assertThat(
+            run(
+                "sequence",
+                "demo",
+                "--axis",
+                "bale-tie",
+                "--run",
+                "Feed and tie",
+                "--out",
+                folder.resolve("x.st").toString()))
+        .isZero();
+    assertThat(folder.resolve("x.st")).exists();
+  }
+
   @Test
   void whatIsDoubtfulIsToldAndMakesAStatus() throws IOException {
     Path file = folder.resolve("feed.txt");
@@ -92,8 +129,15 @@ class SequenceVerbTest {
     assertThat(err.toString()).contains("step 1, 'dance'").contains("wait TIME");
     assertThat(run("sequence", "demo", "--axis", "rinse-drum", "--steps", FEED)).isEqualTo(2);
     assertThat(err.toString()).contains("is not told positions");
-    assertThat(run("sequence", "demo", "--axis", "bale-tie")).isEqualTo(2);
-    assertThat(err.toString()).contains("--steps or by --from");
+    assertThat(run("sequence", "demo", "--axis", "infeed-belt")).isEqualTo(2);
+    assertThat(err.toString()).contains("has no sequence").contains("--steps or by --from");
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--run", "Dance")).isEqualTo(2);
+    assertThat(err.toString()).contains("there are: Feed and tie");
+    assertThat(run("sequence", "demo", "--axis", "bale-tie", "--events", "1 wobble")).isEqualTo(2);
+    assertThat(err.toString()).contains("cannot read '1 wobble'").contains("permit off");
+    assertThat(
+            run("sequence", "demo", "--axis", "bale-tie", "--steps", FEED, "--events", "1 start"))
+        .isEqualTo(2);
     assertThat(run("sequence", "demo", "--axis", "bale-tie", "--from", "nowhere.txt")).isEqualTo(2);
     assertThat(err.toString()).contains("nowhere.txt");
   }

@@ -272,7 +272,7 @@ public final class FixtureSteppers {
   public static MotionDesign sound() {
     return design(
         AxisScaling.direct(400, new BigDecimal(5), MeasureUnit.MILLIMETRE),
-        new StepDesign(CoilConnection.SERIES, 36, 0, 32));
+        new StepDesign(CoilConnection.SERIES, 36, 0, 32, 0, List.of()));
   }
 
   /** An axis on a screw of 5 mm, nothing wired, the current as the coils bear. */

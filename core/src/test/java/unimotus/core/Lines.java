@@ -89,9 +89,23 @@ public final class Lines {
     Project next = project;
     for (String wire : wires) {
       String[] ends = wire.split(" – ");
-      next = next.with(new Wire("x" + next.wires().size(), ref(ends[0]), ref(ends[1])));
+      next = next.with(new Wire(free(next), ref(ends[0]), ref(ends[1])));
     }
     return next;
+  }
+
+  private static String free(Project project) {
+    int number = project.wires().size();
+    String id = "x" + number;
+    while (isTaken(project, id)) {
+      number++;
+      id = "x" + number;
+    }
+    return id;
+  }
+
+  private static boolean isTaken(Project project, String wire) {
+    return project.wires().stream().anyMatch(w -> w.id().equals(wire));
   }
 
   /** Without the wires on a terminal, of which there is one at least. */

@@ -221,6 +221,8 @@ final class Shots {
     waiting.add(pressed("dry-run-wires", "#run-wires"));
     waiting.add(pressed("dry-run-running", "#scenario-presets-in-turn"));
     waiting.add(new Shot("dry-run", d -> {}));
+    waiting.add(view("sequence-begun", "bale-tie", WorkStep.DRY_RUN));
+    waiting.add(new Shot("sequence", d -> {}));
     waiting.add(view("prove", "drying-fan", WorkStep.PROVE));
     waiting.add(
         new Shot(

@@ -39,8 +39,9 @@ final class StuckWindow
   }
 
   private static boolean isOfInterest(Thread thread, StackTraceElement[] stack) {
-    return thread.getName().contains("JavaFX Application")
-        || Stream.of(stack).anyMatch(e -> e.getClassName().startsWith("unimotus"));
+    return !thread.equals(Thread.currentThread())
+        && (thread.getName().contains("JavaFX Application")
+            || Stream.of(stack).anyMatch(e -> e.getClassName().startsWith("unimotus")));
   }
 
   private static String line(Map.Entry<Thread, StackTraceElement[]> of) {

@@ -30,19 +30,24 @@ import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Motor;
 import unimotus.core.machine.Part;
+import unimotus.core.machine.PlacedSwitch;
 import unimotus.core.machine.Probe;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.Response;
 import unimotus.core.machine.SafetyNote;
+import unimotus.core.machine.SequenceDesign;
 import unimotus.core.machine.Shield;
 import unimotus.core.machine.Snapshot;
+import unimotus.core.machine.StepDesign;
 import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopEffect;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.StopLogic;
 import unimotus.core.machine.StopTrigger;
 import unimotus.core.machine.StopUse;
+import unimotus.core.machine.SwitchUse;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Transmission;
 import unimotus.core.machine.Tuning;
@@ -63,6 +68,7 @@ import unimotus.core.profile.ManualWords.StatusMeaning;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.scaling.AxisScaling;
 import unimotus.core.servo.LoopGains;
+import unimotus.core.sheet.CoilConnection;
 import unimotus.core.sheet.InductionPlate;
 import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.SettingValue;
@@ -113,7 +119,24 @@ final class Samples {
                 new TablePosition(new MoveStep.Absolute(250), 100),
                 new TablePosition(new MoveStep.Incremental(-5), 0)),
             PositioningWords.USUAL.withNumber(9, 4)),
-        null);
+        new StepDesign(
+            CoilConnection.SERIES,
+            36,
+            500,
+            24,
+            12.5,
+            List.of(
+                new PlacedSwitch("k1", SwitchUse.HOME, -3, 0.5),
+                new PlacedSwitch("k2", SwitchUse.LOW_END, -20, -12))));
+  }
+
+  private static SequenceDesign sequence() {
+    return new SequenceDesign(
+        "a",
+        "Feed",
+        "jog back until home within 20 s\n5 mm; valve on until tied",
+        Map.of("home", new TerminalRef("plc", "DI1"), "valve", new TerminalRef("plc", "DO2")),
+        List.of(new Response("k1", "k2", 0.4, 0.25)));
   }
 
   static Project project(String name) {
@@ -337,6 +360,8 @@ final class Samples {
                 List.of(0x308L, 0L),
                 List.of(0x1601, 0x1A01),
                 List.of(StartUpCommand.number("PS", 0x6060, 0, 2, 1, "velocity")),
-                "drive")));
+                "drive")),
+        List.of(sequence()),
+        null);
   }
 }

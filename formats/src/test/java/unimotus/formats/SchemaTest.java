@@ -19,9 +19,13 @@ import unimotus.core.machine.Controller;
 import unimotus.core.machine.Drive;
 import unimotus.core.machine.Load;
 import unimotus.core.machine.MotionDesign;
+import unimotus.core.machine.PlacedSwitch;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Reading;
 import unimotus.core.machine.Reference;
+import unimotus.core.machine.Response;
+import unimotus.core.machine.SequenceDesign;
+import unimotus.core.machine.StepDesign;
 import unimotus.core.move.MoveSequence;
 import unimotus.core.move.TravelRange;
 import unimotus.core.positioning.PositioningDesign;
@@ -84,6 +88,13 @@ class SchemaTest {
     assertThat(properties(motion.at("/properties/moves")))
         .isEqualTo(components(MoveSequence.class));
     assertThat(properties(motion.at("/properties/gains"))).isEqualTo(components(LoopGains.class));
+    assertThat(properties(motion.at("/properties/steps"))).isEqualTo(components(StepDesign.class));
+    assertThat(properties(motion.at("/properties/steps/properties/switches/items")))
+        .isEqualTo(components(PlacedSwitch.class));
+    JsonNode sequence = project.at("/properties/sequences/items");
+    assertThat(properties(sequence)).isEqualTo(components(SequenceDesign.class));
+    assertThat(properties(sequence.at("/properties/responses/items")))
+        .isEqualTo(components(Response.class));
     JsonNode byBits = motion.at("/properties/byBits");
     assertThat(properties(byBits)).isEqualTo(components(PositioningDesign.class));
     assertThat(properties(byBits.at("/properties/words")))

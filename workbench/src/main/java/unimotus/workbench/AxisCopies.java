@@ -28,7 +28,7 @@ public final class AxisCopies {
   /**
    * Adds a copy of an axis behind it: drive with its settings, motor, mechanics, load, on the same
    * controller. Run and reference are wired to free points where {@link #unwiredBecause} says
-   * nothing against it; stops and readings are not copied.
+   * nothing against it; stops, readings and sequences are not copied.
    */
   public static Edit duplicate(SheetCatalogue sheets, Axis axis) {
     return new Edit(

@@ -157,6 +157,7 @@ public enum WorkStep {
           SCALING_NOT_READ,
           POSITION_BITS,
           MOVE_RANGE,
+          SWITCH_SPACE,
           POSITION_TABLE,
           COILS,
           PHASE_CURRENT,
@@ -172,6 +173,7 @@ public enum WorkStep {
           INERTIA_RATIO,
           HOLDING_BRAKE ->
           MAP;
+      case SEQUENCE_WORDS, SEQUENCE_STEPS, SEQUENCE_NAMES, TWO_OWNERS -> DRY_RUN;
     };
   }
 }

@@ -12,7 +12,8 @@ public final class Calculators {
               PowerCalculators.all(),
               AnalogCalculators.all(),
               MotionCalculators.all(),
-              PulseCalculators.all())
+              PulseCalculators.all(),
+              ProcessCalculators.all())
           .flatMap(List::stream)
           .toList();
 

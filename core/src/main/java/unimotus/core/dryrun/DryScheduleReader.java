@@ -132,16 +132,13 @@ public final class DryScheduleReader {
   }
 
   private TerminalRef terminal(String text) {
-    int colon = text.indexOf(':');
-    TerminalRef ref =
-        colon < 1 || colon == text.length() - 1
-            ? null
-            : new TerminalRef(text.substring(0, colon), text.substring(colon + 1));
-    if (ref == null || installation.terminal(ref).isEmpty()) {
-      throw new IllegalArgumentException(
-          "there is no terminal '%s' on this axis; write DEVICE:TERMINAL".formatted(text));
-    }
-    return ref;
+    return installation
+        .named(text)
+        .orElseThrow(
+            () ->
+                new IllegalArgumentException(
+                    "there is no terminal '%s' on this axis; write DEVICE:TERMINAL"
+                        .formatted(text)));
   }
 
   private String wire(String id) {

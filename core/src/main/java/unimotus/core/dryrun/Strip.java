@@ -42,8 +42,13 @@ public record Strip(String label, String rest, List<Segment> segments) {
     return state;
   }
 
-  /** A strip while it is recorded. */
-  static final class Recorder {
+  /** A strip that begins in a state. */
+  public static Recorder recorder(String label, String rest, String state) {
+    return new Recorder(label, rest, state);
+  }
+
+  /** A strip while it is recorded. Not thread-safe. */
+  public static final class Recorder {
     private final String label;
     private final String rest;
     private final List<Segment> done = new ArrayList<>();
@@ -56,7 +61,8 @@ public record Strip(String label, String rest, List<Segment> segments) {
       this.state = state;
     }
 
-    void see(double now, String next) {
+    /** Takes the state at a time. */
+    public void see(double now, String next) {
       if (!next.equals(state)) {
         if (now > since) {
           done.add(new Segment(since, now, state));
@@ -66,7 +72,8 @@ public record Strip(String label, String rest, List<Segment> segments) {
       }
     }
 
-    Strip ended(double now) {
+    /** The strip up to a time. */
+    public Strip ended(double now) {
       List<Segment> all = new ArrayList<>(done);
       all.add(new Segment(since, now, state));
       return new Strip(label, rest, all);

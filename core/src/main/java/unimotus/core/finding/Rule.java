@@ -159,6 +159,11 @@ public enum Rule {
   STEP_STALL("MOV-021", "Moves need more torque than the step motor gives", "common practice"),
   STEP_RESONANCE("MOV-022", "Moves dwell where steps shake the motor", "common practice"),
   PULSE_ROUNDING("MOV-023", "Whole pulses miss the distance, round after round", "counting"),
+  SWITCH_SPACE("MOV-024", "Switch along the travel leaves too little way", "common practice"),
+  SEQUENCE_WORDS("SEQ-001", "Sequence cannot be read", "common practice"),
+  SEQUENCE_STEPS("SEQ-002", "Steps of a sequence do not go together", "common practice"),
+  SEQUENCE_NAMES("SEQ-003", "Name in a sequence stands for nothing that suits", "common practice"),
+  TWO_OWNERS("SEQ-004", "Output is switched by two", "common practice"),
   SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
   NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
   WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");

@@ -12,9 +12,12 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.Condition;
 import unimotus.core.machine.Device;
 import unimotus.core.machine.Intent;
+import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Motor;
+import unimotus.core.machine.PlacedSwitch;
 import unimotus.core.machine.Probe;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.SequenceDesign;
 import unimotus.core.machine.StopFunction;
 import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
@@ -58,6 +61,7 @@ final class NameIntegrity {
     project.intents().forEach(this::checkIntent);
     project.probes().forEach(this::checkProbe);
     project.stops().forEach(this::checkStop);
+    project.sequences().forEach(this::checkSequence);
     project.notes().forEach(n -> axis("note of " + n.at(), n.axis(), "notes"));
     project
         .readings()
@@ -96,6 +100,7 @@ final class NameIntegrity {
     point(axis, "reference", axis.drive(), axis.reference().input());
     point(axis, "answer", axis.drive(), axis.answer().output());
     point(axis, "answer", axis.controller(), axis.answer().input());
+    switches(axis);
   }
 
   private void device(Axis axis, String kind, @Nullable String id, boolean there) {
@@ -131,6 +136,45 @@ final class NameIntegrity {
               .formatted(what, axis.name(), point, devices.get(device).name()),
           CHOOSE);
     }
+  }
+
+  /** Switches that a step axis operates on its way. */
+  private void switches(Axis axis) {
+    MotionDesign motion = axis.motion();
+    if (motion == null) {
+      return;
+    }
+    for (PlacedSwitch each : motion.stepping().switches()) {
+      part(
+          axis.id(),
+          "axis/%s/motion/switches-of-the-travel".formatted(axis.id()),
+          "the travel of " + axis.name(),
+          each.part());
+    }
+  }
+
+  private void part(String axis, String place, String what, String part) {
+    if (project.parts().stream().noneMatch(p -> p.id().equals(part))) {
+      found.lost(
+          axis, place, "%s names the part '%s', which is not there".formatted(what, part), CHOOSE);
+    }
+  }
+
+  private void checkSequence(SequenceDesign sequence) {
+    String place = "sequences/" + sequence.axis();
+    String what = "sequence " + sequence.name();
+    axis(what, sequence.axis(), place);
+    sequence
+        .signals()
+        .forEach(
+            (name, at) -> terminal(sequence.axis(), place, "'%s' in %s".formatted(name, what), at));
+    sequence
+        .responses()
+        .forEach(
+            r -> {
+              part(sequence.axis(), place, what, r.part());
+              part(sequence.axis(), place, what, r.coil());
+            });
   }
 
   private void checkWire(Wire wire) {

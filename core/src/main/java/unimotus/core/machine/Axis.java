@@ -60,6 +60,13 @@ public record Axis(
     this(id, name, note, controller, drive, motor, reference, answer, mechanics, load, null, null);
   }
 
+  /** This axis without a switch along its travel. */
+  Axis withoutSwitch(String part) {
+    MotionDesign own = motion;
+    MotionDesign next = own == null ? null : own.withoutSwitch(part);
+    return next == null || next.equals(own) ? this : withMotion(next);
+  }
+
   /** This axis with other devices; null where one is not chosen. */
   public Axis withDevices(
       @Nullable String nextController, @Nullable String nextDrive, @Nullable String nextMotor) {

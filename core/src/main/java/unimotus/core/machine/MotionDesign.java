@@ -78,14 +78,30 @@ public record MotionDesign(
     return steps == null ? StepDesign.USUAL : steps;
   }
 
+  /** This design without a switch along its travel. */
+  MotionDesign withoutSwitch(String part) {
+    StepDesign own = steps;
+    if (own == null || own.switches().stream().noneMatch(s -> s.part().equals(part))) {
+      return this;
+    }
+    List<PlacedSwitch> kept = own.switches().stream().filter(s -> !s.part().equals(part)).toList();
+    return with().steps(own.with().switches(kept).build()).build();
+  }
+
   /** How it is positioned by bits: as entered, else a table of its moves and usual bits. */
   public PositioningDesign positioning() {
     return byBits == null ? PositioningDesign.USUAL : byBits;
   }
 
-  /** This design with no copy of the scaling read. */
+  /** This design for devices that are new: no copy of the scaling read, no switch placed. */
   public MotionDesign unread() {
-    return with().driveScaling(null).busScaling(null).programScaling(null).build();
+    StepDesign own = steps;
+    return with()
+        .driveScaling(null)
+        .busScaling(null)
+        .programScaling(null)
+        .steps(own == null ? null : own.with().switches(List.of()).build())
+        .build();
   }
 
   /**

@@ -84,7 +84,8 @@ public final class Neighbourhoods {
   private record Stopped(String drive, Object settings, String motor, StopFunction stop) {}
 
   /** What can influence each stop, by its id, with the devices as they stand in {@code now}. */
-  synchronized Map<String, StopReach> reach(Project now, Drive drive, Motor motor, List<StopFunction> stops) {
+  synchronized Map<String, StopReach> reach(
+      Project now, Drive drive, Motor motor, List<StopFunction> stops) {
     Map<String, StopReach> found = new LinkedHashMap<>();
     for (StopFunction stop : stops) {
       Stopped key = new Stopped(drive.id(), drive.settings(), motor.id(), stop);

@@ -29,6 +29,7 @@ import org.jspecify.annotations.Nullable;
  * @param board where devices were put on the wire board, from the top; one that is not named stands
  *     where the layout puts it
  * @param stations the stations of the process-data fieldbus in the order of the cable
+ * @param sequences what axes are to do step by step
  * @param busTiming the cycle of that fieldbus; null where it is not known
  */
 @RecordBuilder
@@ -48,6 +49,7 @@ public record Project(
     List<Reading> readings,
     List<BoardPlace> board,
     List<BusStation> stations,
+    List<SequenceDesign> sequences,
     @Nullable BusTiming busTiming)
     implements ProjectBuilder.With {
 
@@ -67,6 +69,7 @@ public record Project(
     readings = List.copyOf(readings);
     board = List.copyOf(board);
     stations = List.copyOf(stations);
+    sequences = List.copyOf(sequences);
     unique("device", devices(controllers, drives, parts).map(Device::id));
     unique("motor", motors.stream().map(Motor::id));
     unique("axis", axes.stream().map(Axis::id));
@@ -74,10 +77,11 @@ public record Project(
     unique("stop", stops.stream().map(StopFunction::id));
     unique("record of drive", records.stream().map(DriveRecord::drive));
     unique("station", stations.stream().map(BusStation::id));
+    unique("sequence", sequences.stream().map(q -> q.axis() + "/" + q.name()));
     unique("device on the board", board.stream().map(BoardPlace::device));
   }
 
-  /** A project whose bus cycle is not known. */
+  /** A project without sequences, whose bus cycle is not known. */
   public Project(
       String name,
       List<Controller> controllers,
@@ -110,6 +114,7 @@ public record Project(
         readings,
         board,
         stations,
+        List.of(),
         null);
   }
 
@@ -117,7 +122,8 @@ public record Project(
   public static Project empty(String name) {
     return new Project(
         name, List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
-        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), null);
+        List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(), List.of(),
+        null);
   }
 
   /** This project with another timing of its bus; null for one that is not known. */
@@ -214,6 +220,16 @@ public record Project(
     return withStops(put(stops, StopFunction::id, stop));
   }
 
+  /** The sequences of an axis. */
+  public List<SequenceDesign> sequencesOf(String axisId) {
+    return sequences.stream().filter(q -> q.axis().equals(axisId)).toList();
+  }
+
+  /** This project with a sequence in the place of the one of its axis and name, or added. */
+  public Project with(SequenceDesign sequence) {
+    return withSequences(put(sequences, q -> q.axis() + "/" + q.name(), sequence));
+  }
+
   /** The stop functions of an axis. */
   public List<StopFunction> stopsOf(String axisId) {
     return stops.stream().filter(s -> s.axis().equals(axisId)).toList();
@@ -235,7 +251,10 @@ public record Project(
     return withReadings(next);
   }
 
-  /** This project without a panel part, its wires and what was meant by its positions. */
+  /**
+   * This project without a panel part, its wires, what was meant by its positions and its place
+   * along a travel.
+   */
   public Project withoutPart(String partId) {
     List<Wire> keptWires = wires.stream().filter(w -> !w.touches(partId)).toList();
     List<Intent> keptIntents =
@@ -248,6 +267,8 @@ public record Project(
         .wires(keptWires)
         .intents(keptIntents)
         .stops(stops.stream().filter(f -> !f.parts().contains(partId)).toList())
+        .axes(axes.stream().map(a -> a.withoutSwitch(partId)).toList())
+        .sequences(sequences.stream().map(q -> q.without(partId)).toList())
         .build();
   }
 
@@ -287,6 +308,7 @@ public record Project(
         stations.stream()
             .filter(s -> goneDrives.stream().noneMatch(g -> g.id().equals(s.drive())))
             .toList(),
+        sequences.stream().filter(q -> !q.axis().equals(axisId)).toList(),
         busTiming);
   }
 

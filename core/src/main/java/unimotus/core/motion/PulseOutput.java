@@ -63,4 +63,17 @@ public record PulseOutput(TerminalRef input, TerminalRef output, Terminal termin
   public double mostHertz() {
     return terminal.given(Figure.MOST_HERTZ).orElse(0.0);
   }
+
+  /** Share of its period that a pulse is on; 0 where its sheet is silent. */
+  public double duty() {
+    return terminal.given(Figure.DUTY).orElse(0.0);
+  }
+
+  /**
+   * The shorter of the times that a pulse of a rate is on and off; endless where that is silent.
+   */
+  public double shortestSeconds(double hertz) {
+    double duty = duty();
+    return duty == 0 ? Double.POSITIVE_INFINITY : Math.min(duty, 1 - duty) / hertz;
+  }
 }

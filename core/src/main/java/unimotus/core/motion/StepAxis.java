@@ -8,7 +8,6 @@ import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
-import unimotus.core.machine.Load;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.MotionDesign;
 import unimotus.core.machine.Transmission;
@@ -140,10 +139,7 @@ public record StepAxis(
       return Optional.of(
           "a gear ratio of %s is outside 1:%d to %d:1".formatted(ratio, MOST_RATIO, MOST_RATIO));
     }
-    Load load = axis.load();
-    return load.linearNewtonMetresPerRpm() > 0 || load.quadraticNewtonMetresPerRpm2() > 0
-        ? Optional.of("a load that grows with the speed is not reckoned in moves by pulses")
-        : Optional.empty();
+    return Optional.empty();
   }
 
   private static String position(AxisAssembly assembly, SelectorRole role) {
@@ -274,17 +270,18 @@ public record StepAxis(
 
   /** What the motor turns, at its shaft. */
   public StepLoad load() {
-    Load load = axis.load();
     Mechanics mechanics = axis.mechanics();
-    double ratio = mechanics.gearRatio();
     Transmission transmission = design.transmission();
+    // Its own rotor is counted apart: from the ratio of the two follows at what rate it starts.
+    ShaftLoad shaft = ShaftLoad.of(axis.load(), mechanics, transmission.hangingKgM2(mechanics));
     double mass = transmission.suspendedKilograms();
     return new StepLoad(
         plate.inertiaKgM2(),
-        RampFormulas.reflectedInertiaKgM2(load.inertiaKgM2(), ratio)
-            + transmission.hangingKgM2(mechanics),
-        load.constantNewtonMetres() / ratio / load.gearEfficiency(),
-        mass == 0 ? 0 : BrakeTimes.weightTorque(mass, Transmission.metresPerMotorTurn(mechanics)));
+        shaft.inertiaKgM2(),
+        shaft.constantNewtonMetres(),
+        mass == 0 ? 0 : BrakeTimes.weightTorque(mass, Transmission.metresPerMotorTurn(mechanics)),
+        shaft.linearNewtonMetresPerRpm(),
+        shaft.quadraticNewtonMetresPerRpm2());
   }
 
   /**

@@ -15,6 +15,7 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.scaling.ScalingDifference;
 import unimotus.core.sheet.CoilConnection;
+import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.SwitchTable;
 import unimotus.core.stepper.Coils;
 import unimotus.core.stepper.PhaseCurrent;
@@ -250,6 +251,7 @@ public final class StepChecks {
       return;
     }
     rate(hertz);
+    width(hertz);
     start();
     axis.demand().ifPresent(this::torque);
     rounding();
@@ -283,6 +285,34 @@ public final class StepChecks {
                             text(o.mostHertz(), MeasureUnit.HERTZ_UNIT)),
                     "The axis moves slower than meant, or the controller refuses.",
                     "A faster output, a lower velocity, or fewer pulses a turn at the switches."));
+  }
+
+  /** A pulse that is on or off too shortly is not counted. */
+  private void width(double hertz) {
+    Optional<PulseOutput> output = PulseOutput.of(assembly);
+    double least =
+        output
+            .flatMap(o -> assembly.driveSheet().terminal(o.input().terminal()))
+            .flatMap(t -> t.given(Figure.SHORTEST_SECONDS))
+            .orElse(0.0);
+    output
+        .filter(o -> o.shortestSeconds(hertz) < least * (1 - 1e-9))
+        .ifPresent(
+            o ->
+                add(
+                    Severity.ERROR,
+                    Rule.PULSE_RATE,
+                    "moves",
+                    "at %s a pulse of %s lasts %s (%.0f %% on); %s takes %s and longer"
+                        .formatted(
+                            text(hertz, MeasureUnit.HERTZ_UNIT),
+                            o.output(),
+                            text(o.shortestSeconds(hertz), MeasureUnit.SECOND_UNIT),
+                            100 * o.duty(),
+                            o.input(),
+                            text(least, MeasureUnit.SECOND_UNIT)),
+                    "Pulses are lost, and nobody counts them.",
+                    "A lower velocity, fewer pulses a turn, or an output that is on for half."));
   }
 
   private void start() {

@@ -8,6 +8,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sequence.HandCommand;
 import unimotus.core.sequence.Sequence;
 import unimotus.core.sequence.SequenceStep;
 import unimotus.core.sequence.SequenceText;
@@ -99,6 +100,7 @@ public final class SequenceProgram {
     all.add(new Variable("Permit", "BOOL", "everything holds that has to; FALSE ends it"));
     all.add(new Variable("Start", "BOOL", "a rising edge begins it at the first step"));
     all.add(new Variable("MoveDone", "BOOL", "the axis has done its move"));
+    all.add(new Variable("Standing", "BOOL", "the axis is at rest"));
     all.add(new Variable("MoveError", "BOOL", "the axis reports an error; ends it"));
     values.forEach(
         (words, name) ->
@@ -120,6 +122,7 @@ public final class SequenceProgram {
     all.add(new Variable("MoveAbsolute", "BOOL", "it is a position"));
     all.add(new Variable("JogForward", "BOOL", "run forward while TRUE"));
     all.add(new Variable("JogBackward", "BOOL", "run backward while TRUE"));
+    all.add(new Variable("SetZero", "BOOL", "the axis counts from where it stands"));
     all.add(new Variable("Step", "INT", "which one is run; 0 for none"));
     all.add(new Variable("Done", "BOOL", "it was run to its end"));
     all.add(new Variable("Late", "BOOL", "a step took longer than it may"));
@@ -139,9 +142,20 @@ public final class SequenceProgram {
     }
     all.add(new Variable("round", "INT", "which time"));
     all.add(new Variable("gap", "BOOL", "one scan without a command between two steps"));
+    all.add(new Variable("arrived", "BOOL", "a jog has seen what it runs to"));
     all.add(new Variable("allowed", "BOOL", "nothing ends it"));
+    for (int i = 0; i < sequence.byHand().size(); i++) {
+      all.add(new Variable(released(i), "BOOL", "seen released in hand mode"));
+    }
+    if (!sequence.byHand().isEmpty()) {
+      all.add(new Variable("hand", "BOOL", "buttons may act"));
+    }
     all.add(new Variable("startWas", "BOOL", "TRUE", "held through power-up it is no rising edge"));
     return all;
+  }
+
+  private static String released(int at) {
+    return "released%d".formatted(at + 1);
   }
 
   private static String timer(int at) {
@@ -150,14 +164,17 @@ public final class SequenceProgram {
 
   private void write() {
     body.add("allowed := Auto AND Permit AND NOT MoveError;");
+    body.add("SetZero := FALSE;");
     body.add("IF NOT allowed THEN");
     body.add("  Step := 0;");
     body.add("  gap := FALSE;");
+    body.add("  arrived := FALSE;");
     body.add("END_IF;");
     body.add("IF Start AND NOT startWas AND allowed AND Step = 0 THEN");
     body.add("  Step := 1;");
     body.add("  round := 1;");
     body.add("  gap := TRUE;");
+    body.add("  arrived := FALSE;");
     body.add("  Done := FALSE;");
     body.add("  Late := FALSE;");
     body.add("  LateStep := 0;");
@@ -173,7 +190,41 @@ public final class SequenceProgram {
       leave(i, sequence.steps().get(i));
     }
     body.add("END_IF;");
+    byHand();
     commands();
+  }
+
+  /** A button that is held while something comes back does nothing until it is let go. */
+  private void byHand() {
+    if (sequence.byHand().isEmpty()) {
+      return;
+    }
+    body.add("hand := NOT Auto AND Permit AND NOT MoveError;");
+    for (int i = 0; i < sequence.byHand().size(); i++) {
+      HandCommand button = sequence.byHand().get(i);
+      String input = inputs.get(button.input());
+      body.add("%1$s := hand AND (%1$s OR NOT %2$s);".formatted(released(i), input));
+      if (!button.jogs()) {
+        body.add("IF %s THEN".formatted(acts(i)));
+        body.add("  %s := TRUE;".formatted(outputs.get(button.output())));
+        body.add("END_IF;");
+      }
+    }
+  }
+
+  private String acts(int at) {
+    return "%s AND %s".formatted(released(at), inputs.get(sequence.byHand().get(at).input()));
+  }
+
+  private String handJog(boolean backward) {
+    List<String> buttons = new ArrayList<>();
+    for (int i = 0; i < sequence.byHand().size(); i++) {
+      HandCommand button = sequence.byHand().get(i);
+      if (button.jogs() && button.backward() == backward) {
+        buttons.add(acts(i));
+      }
+    }
+    return String.join(" OR ", buttons);
   }
 
   private void off(String indent) {
@@ -210,7 +261,17 @@ public final class SequenceProgram {
   }
 
   private void leave(int at, SequenceStep step) {
-    body.add("ELSIF Step = %d AND %s THEN".formatted(at + 1, over(at, step)));
+    if (step instanceof SequenceStep.Jog) {
+      body.add("ELSIF Step = %d AND arrived AND NOT Standing THEN".formatted(at + 1));
+      body.add("  arrived := TRUE;");
+      body.add("ELSIF Step = %d AND NOT arrived AND %s THEN".formatted(at + 1, over(at, step)));
+      body.add("  arrived := TRUE;");
+      body.add("ELSIF Step = %d AND arrived THEN".formatted(at + 1));
+      body.add("  SetZero := TRUE;");
+      body.add("  arrived := FALSE;");
+    } else {
+      body.add("ELSIF Step = %d AND %s THEN".formatted(at + 1, over(at, step)));
+    }
     if (step instanceof SequenceStep.Switch s) {
       body.add(
           "  %s := %s;".formatted(outputs.get(s.output()), truth((s.until() == null) == s.on())));
@@ -287,8 +348,18 @@ public final class SequenceProgram {
       }
     }
     body.add("MoveExecute := %s;".formatted(any(moves)));
-    body.add("JogForward := %s;".formatted(any(forward)));
-    body.add("JogBackward := %s;".formatted(any(backward)));
+    jog("JogForward", jogs(forward), handJog(false), handJog(true));
+    jog("JogBackward", jogs(backward), handJog(true), handJog(false));
+  }
+
+  /** Both buttons at once are neither. */
+  private void jog(String output, String steps, String button, String other) {
+    String alone = other.isEmpty() ? button : "(%s) AND NOT (%s)".formatted(button, other);
+    body.add("%s := %s;".formatted(output, button.isEmpty() ? steps : steps + " OR " + alone));
+  }
+
+  private static String jogs(List<String> steps) {
+    return steps.isEmpty() ? "FALSE" : "NOT arrived AND " + any(steps);
   }
 
   private static String any(List<String> steps) {

@@ -20,6 +20,8 @@ import unimotus.core.machine.Axis;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Neighbourhoods;
 import unimotus.core.machine.Project;
+import unimotus.core.motion.StepSupplies;
+import unimotus.core.plant.SequenceFindings;
 import unimotus.core.processdata.StationChecks;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.stops.SharedLink;
@@ -78,6 +80,7 @@ public final class LineReview {
     }
     stations(project, sheets, shared, line);
     links(project, own, shared);
+    sequences(project, sheets, own, shared);
     LineSupplies supplies =
         LineSupplies.of(
             project, sheets, around.groups(), previous == null ? null : previous.supplies);
@@ -106,6 +109,26 @@ public final class LineReview {
       found
           .axes()
           .forEach(a -> shared.computeIfAbsent(a, k -> new ArrayList<>()).add(found.finding()));
+    }
+  }
+
+  /** Sequences with the switches they rely on, and what step drivers take from one supply. */
+  private static void sequences(
+      Project project,
+      SheetCatalogue sheets,
+      Map<String, AxisReview> own,
+      Map<String, List<Finding>> shared) {
+    List<AxisAssembly> assemblies =
+        project.axes().stream()
+            .map(a -> own.get(a.id()))
+            .filter(Objects::nonNull)
+            .map(AxisReview::assembly)
+            .filter(Objects::nonNull)
+            .toList();
+    for (Map<String, List<Finding>> found :
+        List.of(SequenceFindings.of(project, sheets, assemblies), StepSupplies.check(assemblies))) {
+      found.forEach(
+          (axis, all) -> shared.computeIfAbsent(axis, k -> new ArrayList<>()).addAll(all));
     }
   }
 

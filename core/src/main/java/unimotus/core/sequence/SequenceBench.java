@@ -147,7 +147,7 @@ public record SequenceBench(
     }
 
     private SequenceMachine.Seen seen(boolean start, boolean moved) {
-      return new SequenceMachine.Seen(true, true, start, moved, false, new HashMap<>(inputs));
+      return new SequenceMachine.Seen(true, true, start, moved, true, false, new HashMap<>(inputs));
     }
   }
 }

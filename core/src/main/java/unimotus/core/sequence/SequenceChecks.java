@@ -49,6 +49,8 @@ public final class SequenceChecks {
           "Add a limit, such as within 5 s; what moves has its over-travel switch beside it.");
     }
     previous(number)
+        // What was switched on until it was seen is off again, and may let it go.
+        .filter(p -> !(p instanceof SequenceStep.Switch))
         .flatMap(SequenceStep::ends)
         .filter(p -> p.input().equals(until.input()) && p.holds() != until.holds())
         .filter(p -> !(step instanceof SequenceStep.Jog) && !(step instanceof SequenceStep.Switch))

@@ -10,7 +10,8 @@ import org.jspecify.annotations.Nullable;
  * Plays a sequence scan by scan, as a controller would. One step is left in a scan, and the scan
  * after it commands nothing, so that a command of the next step is a new edge. Whatever takes
  * automatic mode, permission or the axis away ends the sequence and switches its outputs off; only
- * a new rising edge of start begins it, from the first step. Not thread-safe.
+ * a new rising edge of start begins it, from the first step. While automatic mode is off, buttons
+ * act that were seen released since whatever was lost came back. Not thread-safe.
  */
 public final class SequenceMachine {
   private static final double MILLIS = 1000;
@@ -18,9 +19,14 @@ public final class SequenceMachine {
 
   private final Sequence sequence;
   private final Map<String, Boolean> latched = new LinkedHashMap<>();
+  private final boolean[] released;
+  private boolean handForward;
+  private boolean handBackward;
   private int step;
   private int round;
   private boolean gap;
+  private boolean arrived;
+  private boolean zero;
   private boolean startWas = true;
   private boolean done;
   private boolean late;
@@ -34,6 +40,7 @@ public final class SequenceMachine {
    * @param permit everything that has to hold for it holds
    * @param start the start button
    * @param moveDone the axis has done its move
+   * @param standing the axis is at rest
    * @param moveError the axis reports an error
    * @param inputs the inputs by name; those not named are off
    */
@@ -42,6 +49,7 @@ public final class SequenceMachine {
       boolean permit,
       boolean start,
       boolean moveDone,
+      boolean standing,
       boolean moveError,
       Map<String, Boolean> inputs) {
     /** Takes a copy. */
@@ -59,6 +67,7 @@ public final class SequenceMachine {
    * @param absolute whether it is a position
    * @param forward the axis is to jog forward
    * @param backward the axis is to jog backward
+   * @param zero the axis counts from where it stands
    * @param outputs the outputs by name
    * @param done it was run to its end
    * @param late a step took longer than it may
@@ -71,6 +80,7 @@ public final class SequenceMachine {
       boolean absolute,
       boolean forward,
       boolean backward,
+      boolean zero,
       Map<String, Boolean> outputs,
       boolean done,
       boolean late,
@@ -85,6 +95,7 @@ public final class SequenceMachine {
   public SequenceMachine(Sequence sequence) {
     this.sequence = sequence;
     sequence.outputs().forEach(o -> latched.put(o, false));
+    released = new boolean[sequence.byHand().size()];
   }
 
   /**
@@ -94,9 +105,11 @@ public final class SequenceMachine {
    */
   public Commanded scan(Seen seen, long milliseconds) {
     boolean allowed = seen.auto() && seen.permit() && !seen.moveError();
+    zero = false;
     if (!allowed) {
       step = 0;
       gap = false;
+      arrived = false;
     }
     if (seen.start() && !startWas && allowed && step == 0) {
       begin();
@@ -112,13 +125,37 @@ public final class SequenceMachine {
       hold();
       leave(seen, milliseconds);
     }
+    byHand(seen);
     return commanded();
+  }
+
+  /** Both ways at once are neither. */
+  private void byHand(Seen seen) {
+    boolean allowed = !seen.auto() && seen.permit() && !seen.moveError();
+    boolean forward = false;
+    boolean backward = false;
+    for (int i = 0; i < released.length; i++) {
+      HandCommand button = sequence.byHand().get(i);
+      boolean pressed = seen.inputs().getOrDefault(button.input(), false);
+      released[i] = allowed && (released[i] || !pressed);
+      boolean acts = released[i] && pressed;
+      String output = button.output();
+      if (output == null) {
+        forward |= acts && !button.backward();
+        backward |= acts && button.backward();
+      } else if (acts) {
+        latched.put(output, true);
+      }
+    }
+    handForward = forward && !backward;
+    handBackward = backward && !forward;
   }
 
   private void begin() {
     step = 1;
     round = 1;
     gap = true;
+    arrived = false;
     done = false;
     late = false;
     lateStep = 0;
@@ -143,6 +180,10 @@ public final class SequenceMachine {
     long lasts = milliseconds - entered;
     boolean met =
         at.ends().map(u -> seen.inputs().getOrDefault(u.input(), false) == u.holds()).orElse(true);
+    if (at instanceof SequenceStep.Jog && (arrived || met)) {
+      arrive(seen, at);
+      return;
+    }
     boolean over =
         at instanceof SequenceStep.Move
             ? seen.moveDone()
@@ -157,6 +198,17 @@ public final class SequenceMachine {
       lateStep = step;
       step = 0;
       latched.replaceAll((name, on) -> false);
+    }
+  }
+
+  /** What a jog has run to is where positions are counted from, once the axis stands there. */
+  private void arrive(Seen seen, SequenceStep at) {
+    if (arrived && seen.standing()) {
+      zero = true;
+      arrived = false;
+      next(at);
+    } else {
+      arrived = true;
     }
   }
 
@@ -196,8 +248,9 @@ public final class SequenceMachine {
         acts && move != null,
         move == null ? 0 : amount(move),
         move != null && move.absolute(),
-        acts && at instanceof SequenceStep.Jog f && !f.backward(),
-        acts && at instanceof SequenceStep.Jog b && b.backward(),
+        acts && !arrived && at instanceof SequenceStep.Jog f && !f.backward() || handForward,
+        acts && !arrived && at instanceof SequenceStep.Jog b && b.backward() || handBackward,
+        zero,
         new HashMap<>(latched),
         done,
         late,

@@ -23,11 +23,15 @@ public final class SequenceText {
   public static final String FORMS =
       "jog [back] until INPUT, DISTANCE, move DISTANCE, move to POSITION, wait TIME, wait for INPUT,"
           + " OUTPUT on, OUTPUT off, OUTPUT on until INPUT, repeat, repeat N times,"
-          + " keep NAME = DISTANCE, let NAME = DISTANCE; each INPUT may be 'not INPUT' and end with"
+          + " keep NAME = DISTANCE, let NAME = DISTANCE, hand jog [back] while INPUT, hand OUTPUT while"
+          + " INPUT; each INPUT may be 'not INPUT' and end with"
           + " within TIME";
 
   private static final Pattern VALUE =
       Pattern.compile("(keep|let)\\s+([\\p{L}][\\p{L}\\p{N} _-]*?)\\s*=\\s*(.+)");
+  private static final Pattern HAND =
+      Pattern.compile(
+          "hand:?\\s+(?:(jog)(?:\\s+(back(?:wards?)?|forwards?))?|(.+?))\\s+while\\s+(.+)");
   private static final Pattern JOG =
       Pattern.compile("jog(\\s+(?:back(?:wards?)?|forwards?))?\\s+until\\s+(.+)");
   private static final Pattern WAIT_FOR = Pattern.compile("wait\\s+(?:for|until)\\s+(.+)");
@@ -41,6 +45,7 @@ public final class SequenceText {
   private final List<SequenceStep> steps = new ArrayList<>();
   private final Map<String, Double> values = new LinkedHashMap<>();
   private final Set<String> kept = new LinkedHashSet<>();
+  private final List<HandCommand> byHand = new ArrayList<>();
 
   private SequenceText(MeasureUnit unit) {
     this.unit = unit;
@@ -62,7 +67,7 @@ public final class SequenceText {
         read.step(number, words);
       }
     }
-    return new Sequence(name, read.steps, read.values, read.kept);
+    return new Sequence(name, read.steps, read.values, read.kept, read.byHand);
   }
 
   private void step(int number, String words) {
@@ -70,6 +75,8 @@ public final class SequenceText {
       Matcher value = VALUE.matcher(words);
       if (value.matches()) {
         value(value);
+      } else if (HAND.matcher(words).matches()) {
+        byHand.add(hand(words));
       } else {
         steps.add(step(words));
       }
@@ -88,6 +95,16 @@ public final class SequenceText {
     if (value.group(1).equals("keep")) {
       kept.add(name);
     }
+  }
+
+  private static HandCommand hand(String words) {
+    Matcher hand = HAND.matcher(words);
+    if (!hand.matches()) {
+      throw new IllegalArgumentException("there is: " + FORMS);
+    }
+    String output = hand.group(1) == null ? unquoted(hand.group(3)) : null;
+    boolean backward = hand.group(2) != null && hand.group(2).startsWith("back");
+    return new HandCommand(unquoted(hand.group(4)), output, backward);
   }
 
   private SequenceStep step(String words) {

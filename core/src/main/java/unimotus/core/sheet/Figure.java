@@ -38,6 +38,10 @@ public enum Figure {
   MOST_OHMS("mostOhms", "most load", MeasureUnit.OHM_UNIT),
   /** Highest rate of pulses of an output or an input; not stated where not given. */
   MOST_HERTZ("mostHertz", "highest pulse rate", MeasureUnit.HERTZ_UNIT),
+  /** Share of its period that a pulse of an output is on; not looked at where not given. */
+  DUTY("duty", "pulse is on for", MeasureUnit.ONE),
+  /** Shortest time that a pulse input has to be on, and off; not looked at where not given. */
+  SHORTEST_SECONDS("shortestSeconds", "shortest pulse", MeasureUnit.SECOND_UNIT),
   /** Heat a resistor bears; not checked where not given. */
   BEARS_WATTS("bearsWatts", "heat it bears", MeasureUnit.WATT_UNIT),
   /** Current a contact needs to stay clean. */

@@ -2,6 +2,10 @@ package unimotus.core.sheet;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
+import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.quantity.QuantityFormat;
+import unimotus.core.quantity.QuantityText;
 
 /**
  * Torque a step motor gives over its speed before it falls out of step, as its catalogue has it for
@@ -67,6 +71,46 @@ public record PullOutCurve(List<Point> points, boolean isEstimated) {
       points.add(new Point(times * cornerStepsPerSecond, newtonMetres / times));
     }
     return new PullOutCurve(points, true);
+  }
+
+  /**
+   * Reads a published curve: full steps a second and newton metres, point by point, such as {@code
+   * 0 1.9; 1000 1.6; 4000 0.5}.
+   *
+   * @throws IllegalArgumentException naming the point that is not understood or does not fall
+   */
+  public static PullOutCurve parse(String text) {
+    List<Point> points = new ArrayList<>();
+    for (String part : text.split("[;\\n]")) {
+      if (!part.isBlank()) {
+        points.add(point(part.strip()));
+      }
+    }
+    return new PullOutCurve(points, false);
+  }
+
+  private static Point point(String text) {
+    String[] words = text.split("\\s+");
+    if (words.length != 2) {
+      throw new IllegalArgumentException(
+          "pull-out curve: '%s' is no point; write full steps a second and N·m, such as 1000 1.6"
+              .formatted(text));
+    }
+    return new Point(
+        QuantityText.parseIn("pull-out curve", words[0], MeasureUnit.ONE),
+        QuantityText.parseIn("pull-out curve", words[1], MeasureUnit.ONE));
+  }
+
+  /** The curve as it is read again. */
+  public String words() {
+    return points.stream()
+        .map(
+            p ->
+                "%s %s"
+                    .formatted(
+                        QuantityFormat.PLAIN.number(p.stepsPerSecond()),
+                        QuantityFormat.PLAIN.number(p.newtonMetres())))
+        .collect(Collectors.joining("; "));
   }
 
   /** Torque at a speed; 0 beyond the last point. */

@@ -91,4 +91,9 @@ public record StepperPlate(
           "step motor: %s must be positive, not %s".formatted(name, value));
     }
   }
+
+  /** This plate with another curve; null where its catalogue is silent. */
+  public StepperPlate withCurve(@Nullable PullOutCurve curve) {
+    return with().pullOut(curve).build();
+  }
 }

@@ -35,6 +35,7 @@ public record StepDemand(
   public static final double BAND_HIGH = 250;
 
   private static final int LOOKS = 64;
+  private static final double SECONDS_PER_MINUTE = 60;
 
   /**
    * The demand of a motion.
@@ -61,6 +62,7 @@ public record StepDemand(
     private final PullOutCurve curve;
     private final double stepsPerUnit;
     private final double radiansPerUnit;
+    private final double rpmPerUnit;
     private double time;
     private double peakRate;
     private double peak;
@@ -75,6 +77,7 @@ public record StepDemand(
       double turnsPerUnit = scale.pulsesPerUnit().doubleValue() / scale.pulsesPerTurn();
       this.stepsPerUnit = turnsPerUnit * scale.fullSteps();
       this.radiansPerUnit = turnsPerUnit * 2 * Math.PI;
+      this.rpmPerUnit = turnsPerUnit * SECONDS_PER_MINUTE;
     }
 
     void add(Phase phase) {
@@ -92,7 +95,10 @@ public record StepDemand(
     private void look(MotionState state, double at, double lasts) {
       double rate = Math.abs(state.velocity()) * stepsPerUnit;
       double direction = state.velocity() == 0 ? state.acceleration() : state.velocity();
-      double torque = Math.abs(load.torque(state.acceleration() * radiansPerUnit, direction));
+      double torque =
+          Math.abs(
+              load.torque(
+                  state.acceleration() * radiansPerUnit, direction, state.velocity() * rpmPerUnit));
       double given = curve.at(rate);
       double share = torque == 0 ? 0 : given == 0 ? Double.POSITIVE_INFINITY : torque / given;
       peakRate = Math.max(peakRate, rate);

@@ -101,7 +101,7 @@ public final class Installation {
   }
 
   /** Whether a control wire ends on a terminal. */
-  boolean isWired(TerminalRef ref) {
+  public boolean isWired(TerminalRef ref) {
     return names.containsKey(ref);
   }
 
@@ -182,5 +182,17 @@ public final class Installation {
   /** The sheet's terminal behind a reference; empty where the device or terminal is not there. */
   public Optional<Terminal> terminal(TerminalRef ref) {
     return device(ref.device()).flatMap(d -> d.sheet().terminal(ref.terminal()));
+  }
+
+  /**
+   * The terminal of a text {@code DEVICE:TERMINAL}; empty where it is written otherwise or gone.
+   */
+  public Optional<TerminalRef> named(String text) {
+    int colon = text.indexOf(':');
+    if (colon < 1 || colon == text.length() - 1) {
+      return Optional.empty();
+    }
+    TerminalRef ref = new TerminalRef(text.substring(0, colon), text.substring(colon + 1));
+    return terminal(ref).map(t -> ref);
   }
 }

@@ -4,17 +4,22 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.math.BigDecimal;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
 import java.util.function.UnaryOperator;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import unimotus.core.FixtureSteppers;
+import unimotus.core.Lines;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.Mechanics;
 import unimotus.core.machine.MotionDesign;
+import unimotus.core.machine.Part;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.StepDesign;
 import unimotus.core.move.MoveLimits;
@@ -24,8 +29,12 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.scaling.AxisScaling;
 import unimotus.core.sheet.AmpereKind;
 import unimotus.core.sheet.CoilConnection;
+import unimotus.core.sheet.DeviceSheet;
+import unimotus.core.sheet.Figure;
 import unimotus.core.sheet.PullOutCurve;
+import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.StepperPlate;
+import unimotus.core.sheet.Terminal;
 import unimotus.core.way.LinkIntents;
 
 /** Coils, switches, pulses and moves of axes on pulses: sound ones, wrong ones, unfinished ones. */
@@ -279,5 +288,58 @@ class StepChecksTest {
                     Rule.MOVE_RANGE)
                 .seen())
         .contains("500");
+  }
+
+  /** 3 % of the 62.5 µs of 16 kHz are 1.9 µs; the input wants 2.5 µs on and off. */
+  @Test
+  void pulsesHaveToLast() {
+    assertThat(rates(0.03, 2.5e-6)).containsExactly(Rule.PULSE_RATE);
+    assertThat(rates(0.97, 2.5e-6)).as("off too shortly").containsExactly(Rule.PULSE_RATE);
+    assertThat(rates(0.05, 2.5e-6)).isEmpty();
+    assertThat(rates(0.03, 0)).as("its sheet is silent").isEmpty();
+  }
+
+  private static List<Rule> rates(double duty, double shortest) {
+    SheetCatalogue sheets =
+        changed(
+            changed(FixtureSteppers.sheets(), FixtureSteppers.PULSES, "PT0", Figure.DUTY, duty),
+            FixtureSteppers.OPEN_DRIVER,
+            "ST+",
+            Figure.SHORTEST_SECONDS,
+            shortest);
+    Project bare =
+        FixtureSteppers.bare(
+            FixtureSteppers.PULSES,
+            FixtureSteppers.OPEN_DRIVER,
+            moves(MoveLimits.of(200, 300), new MoveStep.Absolute(200))
+                .apply(FixtureSteppers.sound()));
+    Project wired =
+        Lines.plus(
+            bare.with(new Part("rs", "rs", "resistor-1800", Map.of())),
+            "plc:24V – drive:ST+",
+            "drive:ST- – rs:1",
+            "rs:2 – plc:PT0");
+    return StepChecks.check(Lines.axis(sheets, wired)).stream()
+        .map(Finding::rule)
+        .filter(r -> r == Rule.PULSE_RATE)
+        .toList();
+  }
+
+  /** The sheets with a figure of one terminal set; 0 leaves it out. */
+  private static SheetCatalogue changed(
+      SheetCatalogue sheets, String sheet, String terminal, Figure figure, double value) {
+    List<DeviceSheet> all = new ArrayList<>();
+    for (DeviceSheet each : sheets.all(DeviceSheet.class)) {
+      List<Terminal> terminals = new ArrayList<>();
+      for (Terminal t : each.terminals()) {
+        Map<String, Double> figures = new TreeMap<>(t.electrical());
+        if (value > 0) {
+          figures.put(figure.key(), value);
+        }
+        terminals.add(t.id().equals(terminal) ? t.withElectrical(figures) : t);
+      }
+      all.add(each.id().equals(sheet) ? each.withTerminals(terminals) : each);
+    }
+    return new SheetCatalogue(all);
   }
 }

@@ -13,6 +13,7 @@ import java.util.Set;
 import org.junit.jupiter.api.Test;
 import unimotus.core.Campaign;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sequence.HandCommand;
 import unimotus.core.sequence.Sequence;
 import unimotus.core.sequence.SequenceMachine;
 import unimotus.core.sequence.SequenceStep;
@@ -61,7 +62,17 @@ class SequenceProgramTest {
     for (int i = 0; i < size; i++) {
       steps.add(step(random, i == size - 1));
     }
-    return new Sequence("any", steps, Map.of("feed", 12.5), Set.of("feed"));
+    return new Sequence("any", steps, Map.of("feed", 12.5), Set.of("feed"), buttons(random));
+  }
+
+  private static List<HandCommand> buttons(Random random) {
+    List<HandCommand> buttons = new ArrayList<>();
+    for (int i = random.nextInt(5); i > 0; i--) {
+      String output = random.nextBoolean() ? OUTPUTS[random.nextInt(OUTPUTS.length)] : null;
+      buttons.add(
+          new HandCommand(INPUTS[random.nextInt(INPUTS.length)], output, random.nextBoolean()));
+    }
+    return buttons;
   }
 
   @Test
@@ -95,10 +106,11 @@ class SequenceProgramTest {
     boolean auto = true;
     boolean permit = true;
     for (int scan = 0; scan < SCANS; scan++) {
-      auto = auto ? random.nextInt(150) > 0 : random.nextInt(4) == 0;
+      auto = auto ? random.nextInt(150) > 0 : random.nextInt(30) == 0;
       permit = permit ? random.nextInt(150) > 0 : random.nextInt(4) == 0;
       boolean start = random.nextInt(10) == 0;
       boolean moved = random.nextInt(6) == 0;
+      boolean standing = random.nextInt(3) > 0;
       boolean error = random.nextInt(200) == 0;
       for (String each : sequence.inputs()) {
         if (random.nextInt(8) == 0) {
@@ -109,6 +121,7 @@ class SequenceProgramTest {
       text.put("Permit", permit);
       text.put("Start", start);
       text.put("MoveDone", moved);
+      text.put("Standing", standing);
       text.put("MoveError", error);
       for (String each : sequence.inputs()) {
         text.put(in.get(each), inputs.getOrDefault(each, false));
@@ -116,7 +129,8 @@ class SequenceProgramTest {
       text.scan(scan * 10L);
       SequenceMachine.Commanded told =
           machine.scan(
-              new SequenceMachine.Seen(auto, permit, start, moved, error, inputs), scan * 10L);
+              new SequenceMachine.Seen(auto, permit, start, moved, standing, error, inputs),
+              scan * 10L);
       String difference = difference(text, told, out);
       if (!difference.isEmpty()) {
         return "scan %d: %s".formatted(scan, difference);
@@ -134,6 +148,7 @@ class SequenceProgramTest {
     differ.put("absolute", text.is("MoveAbsolute") != told.absolute());
     differ.put("forward", text.is("JogForward") != told.forward());
     differ.put("backward", text.is("JogBackward") != told.backward());
+    differ.put("zero", text.is("SetZero") != told.zero());
     differ.put("done", text.is("Done") != told.done());
     differ.put("late", text.is("Late") != told.late());
     differ.put("late step", text.whole("LateStep") != told.lateStep());

@@ -93,13 +93,21 @@ class StepDemandTest {
       double velocity = 5 + random.nextInt(200);
       double ramp = 50 + random.nextInt(5000);
       double weight = random.nextInt(5) * 0.02;
-      StepLoad load = new StepLoad(4e-5, random.nextInt(20) * 1e-5, 0.05, weight);
+      double drag = random.nextInt(3) * 1e-4;
+      double fan = random.nextInt(3) * 1e-7;
+      StepLoad load = new StepLoad(4e-5, random.nextInt(20) * 1e-5, 0.05, weight, drag, fan);
       StepDemand demand =
           StepDemand.of(
               MovePlanner.between(0, way, MoveLimits.of(velocity, ramp)), BELT, load, CURVE);
       double top = Math.min(velocity, Math.sqrt(ramp * way));
       double turning = load.inertiaKgM2() * ramp / 10 * 2 * Math.PI;
-      double most = Math.max(turning + 0.05 + weight, Math.abs(-turning + 0.05 + weight));
+      // T = T₀ + k₁·n + k₂·n² at the shaft, 6 rpm for 1 mm/s on 10 mm a turn.
+      double rpm = 6 * top;
+      double against = 0.05 + weight + rpm * (drag + rpm * fan);
+      double high = turning + against;
+      double most =
+          Math.max(
+              high, Math.max(Math.abs(-turning + against), Math.abs(-turning + 0.05 + weight)));
       assertThat(demand.peakRate()).isCloseTo(top / 10 * 200, within(1e-6 * top * 20));
       assertThat(demand.peakNewtonMetres()).isCloseTo(most, within(1e-6 * most));
       // The most is used at the top of the ramp: there the curve is lowest and the torque highest.
@@ -111,10 +119,34 @@ class StepDemandTest {
       if (there == 0) {
         assertThat(demand.used()).isInfinite();
       } else {
-        assertThat(demand.used()).isCloseTo(most / there, within(1e-6 * most / there));
+        assertThat(demand.used()).isCloseTo(high / there, within(1e-6 * high / there));
       }
-      assertThat(demand.stallsAt().isPresent()).isEqualTo(there == 0 || most > there);
+      assertThat(demand.stallsAt().isPresent()).isEqualTo(there == 0 || high > there);
     }
+  }
+
+  /** 2 · 1.4² · 3.2 = 12.5 W; 0.5 N·m at 600 rpm are 31.4 W; 43.96 W / (0.9 · 36 V) = 1.36 A. */
+  @Test
+  void aSupplyGivesHeatAndPowerNotTheCurrentOfThePhases() {
+    SupplyCurrent current = new SupplyCurrent(1.4, 3.2, 0.5, 600, 36);
+    assertThat(current.copperWatts()).isCloseTo(12.544, within(1e-9));
+    assertThat(current.shaftWatts()).isCloseTo(31.416, within(1e-3));
+    assertThat(current.amperes()).isCloseTo(1.3568, within(1e-3));
+    assertThat(current.sum().steps()).hasSize(3);
+    assertThatThrownBy(() -> new SupplyCurrent(1, 1, 1, 1, 0)).hasMessageContaining("over 0 V");
+  }
+
+  @Test
+  void aPublishedCurveIsReadPointByPoint() {
+    PullOutCurve curve = PullOutCurve.parse("0 1.9; 1000 1.6\n4000 0.5");
+    assertThat(curve.at(500)).isCloseTo(1.75, within(1e-12));
+    assertThat(curve.isEstimated()).isFalse();
+    assertThat(PullOutCurve.parse(curve.words())).isEqualTo(curve);
+    assertThatThrownBy(() -> PullOutCurve.parse("0 1.9; 1000"))
+        .hasMessageContaining("'1000' is no point");
+    assertThatThrownBy(() -> PullOutCurve.parse("0 1; 100 2")).hasMessageContaining("only falls");
+    assertThatThrownBy(() -> PullOutCurve.parse("")).hasMessageContaining("two points");
+    assertThatThrownBy(() -> PullOutCurve.parse("0 x; 1 2")).hasMessageContaining("pull-out curve");
   }
 
   @Test

@@ -1,13 +1,19 @@
 package unimotus.desktop.identify;
 
+import java.util.List;
+import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.Motor;
 import unimotus.core.quantity.MeasureUnit;
+import unimotus.core.sheet.AmpereKind;
 import unimotus.core.sheet.CoilConnection;
+import unimotus.core.sheet.PullOutCurve;
 import unimotus.core.sheet.StepperPlate;
 import unimotus.core.stepper.Coils;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.ChoiceField;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.WholeNumber;
+import unimotus.desktop.kit.WordField;
 import unimotus.workbench.DisplayUnits;
 import unimotus.workbench.Edit;
 import unimotus.workbench.Edits;
@@ -52,9 +58,41 @@ final class StepperFields {
         s.inertiaKgM2(),
         MeasureUnit.KILOGRAM_SQUARE_METRE,
         v -> set(motor, "inertia", s.withInertiaKgM2(v)));
+    card.line(
+        "Current is",
+        new ChoiceField<>(
+                "kind of amperes",
+                List.of(AmpereKind.values()),
+                AmpereKind::label,
+                k -> desk.apply(set(motor, "kind of amperes", s.withAmperes(k))))
+            .show(s.amperes()));
+    card.number(
+        "Starts at once up to, full steps/s",
+        s.pullInStepsPerSecond(),
+        MeasureUnit.ONE,
+        v -> set(motor, "pull-in rate", s.withPullInStepsPerSecond(v)));
+    PullOutCurve curve = s.pullOut();
+    WordField points =
+        new WordField(
+            "pull-out-curve",
+            "pull-out curve, full steps a second and newton metres",
+            curve == null ? "" : curve.words(),
+            18,
+            text -> curve(desk, motor, s, text));
+    points.setPromptText("0 1.9; 900 1.5");
+    card.line("Pull-out curve, full steps/s and N·m", points);
     card.computed("Degrees a step", s.stepDegrees(), MeasureUnit.ONE);
     CoilConnection.of(s.leads())
         .forEach(c -> card.line(c.label(), Parts.prose(words(desk, Coils.of(s, c)), "ink-live")));
+  }
+
+  private static void curve(Desk desk, Motor motor, StepperPlate plate, String text) {
+    try {
+      @Nullable PullOutCurve curve = text.isBlank() ? null : PullOutCurve.parse(text);
+      desk.apply(set(motor, "pull-out curve", plate.withCurve(curve)));
+    } catch (IllegalArgumentException wrong) {
+      desk.refuse(wrong.getMessage());
+    }
   }
 
   /** What is connected so: current, resistance, inductance and the voltage that holds it. */

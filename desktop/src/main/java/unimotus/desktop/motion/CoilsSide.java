@@ -1,5 +1,6 @@
 package unimotus.desktop.motion;
 
+import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import javafx.scene.layout.VBox;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.StepDesign;
 import unimotus.core.motion.StepAxis;
+import unimotus.core.motion.StepSupplies;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.quantity.QuantityFormat;
 import unimotus.core.review.AxisReview;
@@ -122,6 +124,12 @@ final class CoilsSide implements StepSide {
           .ifPresent(
               c ->
                   c.cornerSum(volts)
+                      .steps()
+                      .forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "ink-sum"))));
+      StepSupplies.current(axis)
+          .ifPresent(
+              c ->
+                  c.sum()
                       .steps()
                       .forEach(s -> sum.getChildren().add(Parts.prose(s.text(), "ink-sum"))));
     }
@@ -232,6 +240,20 @@ final class CoilsSide implements StepSide {
         design.supplyVolts(),
         MeasureUnit.VOLT_UNIT,
         v -> MotionEdits.pulses(id, "supply of the driver", d -> d.withSupplyVolts(v)));
+    StepSupplies.of(assemblies()).stream()
+        .filter(s -> s.takes().containsKey(id))
+        .forEach(
+            s ->
+                card.line(
+                    s.name(),
+                    Parts.prose(
+                        "%s of %s for %d %s"
+                            .formatted(
+                                text(s.amperes(), MeasureUnit.AMPERE_UNIT),
+                                text(s.limitAmperes(), MeasureUnit.AMPERE_UNIT),
+                                s.takes().size(),
+                                s.takes().size() == 1 ? "axis" : "axes"),
+                        "ink-live")));
     card.number(
         "Pulses begin at; 0 from rest",
         design.startHertz(),
@@ -251,6 +273,13 @@ final class CoilsSide implements StepSide {
         Math.floor((Math.pow(2, design.wordBits() - 1.0) - 1) / axis.pulsesPerTurn()),
         MeasureUnit.ONE);
     return card;
+  }
+
+  private List<AxisAssembly> assemblies() {
+    return desk.session().review().axes().stream()
+        .map(AxisReview::assembly)
+        .filter(Objects::nonNull)
+        .toList();
   }
 
   private String text(double value, MeasureUnit unit) {

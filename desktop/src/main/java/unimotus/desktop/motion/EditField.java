@@ -10,7 +10,7 @@ import unimotus.desktop.kit.QuantityField;
 import unimotus.workbench.Edit;
 
 /** A number in a row of a card; one that is refused stays marked, with the reason told. */
-final class EditField {
+public final class EditField {
   private EditField() {}
 
   /**
@@ -19,7 +19,7 @@ final class EditField {
    * @param id its id in the window; with spaces for hyphens its name in messages
    * @param edit the change that a number asks for; may refuse it
    */
-  static QuantityField of(
+  public static QuantityField of(
       Desk desk, String id, double value, MeasureUnit unit, DoubleFunction<Edit> edit) {
     QuantityField[] self = new QuantityField[1];
     QuantityField field =

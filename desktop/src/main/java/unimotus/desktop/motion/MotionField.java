@@ -21,6 +21,8 @@ record MotionField(String side, List<String> ids) {
       case "switches" -> at("COILS", "switch-current", "bank-current-1");
       case "supply" -> at("COILS", "supply-of-the-driver");
       case "word" -> at("COILS", "bits-of-the-number");
+      case "switches-of-the-travel" ->
+          at("MOVES", "switch-from-0", "switch-to-place", "velocity-of-a-jog");
       case "travel" -> at("MOVES", "lowest-position");
       case "load" -> at("MOVES", "suspended-mass");
       default -> at("MOVES", "velocity");

@@ -9,6 +9,7 @@ import unimotus.core.motion.ServoAxis;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.servo.ServoTrace;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Fitted;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.Series;

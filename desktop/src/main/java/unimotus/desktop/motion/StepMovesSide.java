@@ -42,7 +42,12 @@ final class StepMovesSide implements StepSide {
     MoveCards cards = new MoveCards(desk, axis);
     fields
         .getChildren()
-        .setAll(new StepsCard(desk, axis), cards.limits(), cards.travel(), cards.load());
+        .setAll(
+            new StepsCard(desk, axis),
+            cards.limits(),
+            cards.travel(),
+            new TravelSwitchesCard(desk, axis),
+            cards.load());
     travel.show(axis);
     try {
       plots.show(axis);

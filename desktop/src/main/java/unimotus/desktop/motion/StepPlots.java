@@ -14,6 +14,7 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.sheet.PullOutCurve;
 import unimotus.core.stepper.StepLoad;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Fitted;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.Series;
@@ -109,7 +110,13 @@ final class StepPlots extends VBox {
         double way = state.velocity() == 0 ? state.acceleration() : state.velocity();
         double full = Math.abs(state.velocity()) * turns * axis.plate().stepsPerTurn();
         double needs =
-            stands ? 0 : Math.abs(load.torque(state.acceleration() * turns * 2 * Math.PI, way));
+            stands
+                ? 0
+                : Math.abs(
+                    load.torque(
+                        state.acceleration() * turns * 2 * Math.PI,
+                        way,
+                        state.velocity() * turns * 60));
         int at = (int) Math.min(CURVE - 1, Math.rint(full / width));
         envelope[at] = Math.max(envelope[at], needs);
       }

@@ -22,6 +22,7 @@ import unimotus.core.servo.RecordedMotion;
 import unimotus.core.servo.TraceOverlay;
 import unimotus.core.servo.TraceOverlay.Repeat;
 import unimotus.desktop.Desk;
+import unimotus.desktop.kit.Fitted;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.QuantityField;

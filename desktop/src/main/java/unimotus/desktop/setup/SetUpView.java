@@ -171,6 +171,12 @@ public final class SetUpView implements View {
       page.getChildren().set(1, missing(review));
       return;
     }
+    if (axis.driveSheet().settings().isEmpty()) {
+      shown = null;
+      count.setText("");
+      page.getChildren().set(1, Parts.prose(none(axis), "ink-label"));
+      return;
+    }
     page.getChildren().set(1, middle);
     DriveMemory held = held(axis);
     Habits both;
@@ -196,6 +202,13 @@ public final class SetUpView implements View {
         .ifPresent(this::aimAt);
     journey.show(axis, now, search.getText().strip(), chosen);
     showSide(axis, now, held, here(review));
+  }
+
+  private static String none(AxisAssembly axis) {
+    return axis.isStepped()
+        ? "%s has no settings: its switches are at Map, Motion, Coils."
+            .formatted(axis.driveSheet().name())
+        : "The sheet %s states no settings.".formatted(axis.driveSheet().name());
   }
 
   private static Node missing(@Nullable AxisReview review) {

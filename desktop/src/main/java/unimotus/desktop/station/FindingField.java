@@ -3,6 +3,8 @@ package unimotus.desktop.station;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.Parent;
@@ -11,6 +13,7 @@ import unimotus.core.finding.Finding;
 /** The field a finding is mended at: it gets the keyboard and is lit until that leaves it. */
 public final class FindingField {
   private static final String LIT = "lit";
+  private static final Pattern QUOTED = Pattern.compile("'([^']+)'");
 
   private FindingField() {}
 
@@ -98,8 +101,23 @@ public final class FindingField {
           List.of("stop-logic", "stop-effect");
       case WORD_PROFILE -> List.of("profile");
       case REGISTER_MAP -> List.of("register-row-0");
+      case SEQUENCE_WORDS, SEQUENCE_STEPS -> List.of("sequence-words");
+      case SEQUENCE_NAMES, TWO_OWNERS -> named(finding.seen());
       default -> List.of();
     };
+  }
+
+  /** The field of the name that stands in quotes, else where all are. */
+  private static List<String> named(String seen) {
+    Matcher quoted = QUOTED.matcher(seen);
+    return quoted.find()
+        ? List.of(place(quoted.group(1)), "place-by-name")
+        : List.of("place-by-name");
+  }
+
+  /** Id of the field of a name in a sequence. */
+  public static String place(String name) {
+    return "place-" + name.replaceAll("[^A-Za-z0-9]+", "-");
   }
 
   /** Id of the field of a switch on a device. */

@@ -20,6 +20,7 @@ import org.jspecify.annotations.Nullable;
 import unimotus.core.bench.Trace;
 import unimotus.core.dryrun.DryEvents;
 import unimotus.core.dryrun.DryRun;
+import unimotus.core.finding.Finding;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.path.Chain;
 import unimotus.core.path.SignalPath;
@@ -28,6 +29,10 @@ import unimotus.core.review.AxisReview;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Parts;
 import unimotus.desktop.kit.Picture;
+import unimotus.desktop.sequence.SequencePane;
+import unimotus.desktop.station.EventMenu;
+import unimotus.desktop.station.FindingField;
+import unimotus.desktop.station.RunPlots;
 import unimotus.desktop.station.View;
 import unimotus.formats.trace.TraceCsv;
 import unimotus.workbench.DisplayUnits;
@@ -39,8 +44,9 @@ import unimotus.workbench.find.Target;
  * faults that go through the wires.
  */
 final class DryRunView implements View {
+  private static final String SEQUENCE = "/sequence/";
   private static final String PULSES =
-      "This axis is told positions by pulses: its moves are planned and held against the torque of its motor over speed.";
+      "Pulses move this axis: its moves are planned and held against the torque of its motor at Map, Motion; its sequences run here, through the wires.";
   private static final String MOVES =
       "This axis is told positions: its moves are planned and run through its loops, with torque, following error and trace.";
 
@@ -51,7 +57,7 @@ final class DryRunView implements View {
   private final TextField own = new TextField();
   private final Label summary = Parts.prose("", "ink-label");
   private final Label notes = Parts.prose("", "ink-attention");
-  private final EventMenu events = new EventMenu(own);
+  private final EventMenu events = new EventMenu("add-event", own);
   private final RunPlots plots;
   private final Label handling =
       Parts.label(
@@ -61,7 +67,23 @@ final class DryRunView implements View {
   private final Button motion;
   private final Node node;
 
-  private boolean throughWires;
+  /** What is run. */
+  private enum Way {
+    SHAFT("run-shaft", "at the shaft"),
+    WIRES("run-wires", "through the wires"),
+    SEQUENCE("run-steps", "a sequence");
+
+    private final String id;
+    private final String label;
+
+    Way(String id, String label) {
+      this.id = id;
+      this.label = label;
+    }
+  }
+
+  private final SequencePane sequence;
+  private Way chosenWay = Way.SHAFT;
   private @Nullable AxisAssembly shownAxis;
   private @Nullable DisplayUnits shownUnits;
   private @Nullable DryRun shown;
@@ -72,6 +94,7 @@ final class DryRunView implements View {
   DryRunView(Desk desk) {
     this.desk = desk;
     this.plots = new RunPlots(desk);
+    this.sequence = new SequencePane(desk);
     own.setId("own-scenario");
     own.setAccessibleText("own events");
     own.setOnAction(e -> runOwn());
@@ -97,7 +120,9 @@ final class DryRunView implements View {
             motion,
             notes,
             plots,
-            handling);
+            handling,
+            sequence);
+    VBox.setVgrow(sequence, Priority.ALWAYS);
     page.setPadding(new Insets(12, 16, 12, 16));
     node = page;
   }
@@ -109,19 +134,27 @@ final class DryRunView implements View {
 
   @Override
   public void refresh() {
+    desk.navigation().takeMended().filter(DryRunView::isOfSequence).ifPresent(this::aimAt);
     AxisReview review = desk.review().orElse(null);
     AxisAssembly axis = review == null ? null : review.assembly();
     SignalPath main = review == null ? null : review.path();
     plots.refresh();
     String whyNot =
         main == null ? review == null ? "" : review.whyNoPath() : DryRuns.whyNot(main).orElse(null);
-    boolean runs = axis != null && whyNot == null;
-    List.of(ways, chains, own, plots).forEach(n -> n.setVisible(runs));
     boolean moves = axis != null && axis.isPositioned();
-    List.of(motion, ownRow).forEach(n -> n.setManaged(n == motion ? moves : !moves));
-    motion.setVisible(moves);
-    ownRow.setVisible(!moves);
-    handling.setVisible(!moves);
+    boolean runs = axis != null && whyNot == null;
+    boolean inSteps =
+        axis != null && (axis.isStepped() ? moves : runs && chosenWay == Way.SEQUENCE);
+    List.of(ways, chains).forEach(n -> seen(n, runs));
+    seen(motion, moves);
+    seen(sequence, inSteps);
+    List.of(choices, notes).forEach(n -> seen(n, !inSteps));
+    seen(summary, !inSteps || moves);
+    List.of(ownRow, handling).forEach(n -> seen(n, runs && !inSteps));
+    seen(plots, runs && !inSteps);
+    if (review != null && inSteps) {
+      sequence.show(review);
+    }
     if (review == null || axis == null || main == null || whyNot != null) {
       summary.setText(axis != null && moves && main != null ? told(axis) : whyNot);
       choices.getChildren().clear();
@@ -129,16 +162,38 @@ final class DryRunView implements View {
       shownAxis = null;
       return;
     }
+    offerWays();
     chains.show(main, review.beside());
-    if (throughWires) {
+    if (chosenWay != Way.SHAFT) {
       // The wires say which chain holds.
-      chains.setManaged(false);
-      chains.setVisible(false);
+      seen(chains, false);
     }
-    if (!axis.equals(shownAxis) || !desk.units().equals(shownUnits)) {
+    if (!inSteps && (!axis.equals(shownAxis) || !desk.units().equals(shownUnits))) {
       shownUnits = desk.units();
       shownAxis = axis;
       offer(axis, main, review.beside());
+    }
+  }
+
+  private static boolean isOfSequence(Finding finding) {
+    return finding.place().contains(SEQUENCE);
+  }
+
+  private void aimAt(Finding finding) {
+    chosenWay = Way.SEQUENCE;
+    sequence.look(finding.place().substring(finding.place().indexOf(SEQUENCE) + SEQUENCE.length()));
+    FindingField.light(node, finding);
+  }
+
+  private static void seen(Node node, boolean isSeen) {
+    node.setVisible(isSeen);
+    node.setManaged(isSeen);
+  }
+
+  private void offerWays() {
+    ways.getChildren().clear();
+    for (Way each : Way.values()) {
+      ways.getChildren().add(way(each));
     }
   }
 
@@ -157,8 +212,7 @@ final class DryRunView implements View {
   }
 
   private void offer(AxisAssembly axis, SignalPath main, List<Chain> beside) {
-    ways.getChildren().setAll(way("run-shaft", "at the shaft", false));
-    ways.getChildren().add(way("run-wires", "through the wires", true));
+    boolean throughWires = chosenWay == Way.WIRES;
     own.setPromptText(
         throughWires
             ? "0 number 12.5; 1 on %s:DO0; 20 open w3; 30 repair; 40 end"
@@ -193,17 +247,17 @@ final class DryRunView implements View {
     plots.setVisible(false);
   }
 
-  private Button way(String id, String words, boolean wires) {
+  private Button way(Way each) {
     Button button =
         Parts.action(
-            id,
-            words,
+            each.id,
+            each.label,
             () -> {
-              throughWires = wires;
+              chosenWay = each;
               runAnew();
             });
     button.getStyleClass().add("tab");
-    if (throughWires == wires) {
+    if (chosenWay == each) {
       button.getStyleClass().add("chosen");
     }
     return button;
@@ -223,7 +277,7 @@ final class DryRunView implements View {
     SignalPath main = review.path();
     try {
       run(
-          throughWires
+          chosenWay == Way.WIRES
               ? DryRuns.ownThroughTheWires(axis, main, review.beside(), own.getText())
               : DryRuns.ownAtTheShaft(axis, chains.path(main), own.getText()));
     } catch (IllegalArgumentException e) {

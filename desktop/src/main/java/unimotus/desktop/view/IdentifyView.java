@@ -15,6 +15,7 @@ import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.EffectiveSettings;
 import unimotus.core.machine.LocalReference;
 import unimotus.core.machine.Reference;
+import unimotus.core.motion.PulseOutput;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.core.review.AxisReview;
 import unimotus.core.sheet.ControllerSheet;
@@ -145,6 +146,10 @@ final class IdentifyView implements View {
 
   private VBox controller(AxisAssembly axis) {
     FieldCard card = card("Controller", axis.controllerSheet().name());
+    if (axis.isStepped()) {
+      pulses(card, axis);
+      return card;
+    }
     Reference reference = axis.axis().reference();
     String output = reference.output();
     card.points(
@@ -171,6 +176,16 @@ final class IdentifyView implements View {
       fullScale(card, axis.axis().id(), reference);
     }
     return card;
+  }
+
+  /** An axis on pulses has no channels: its outputs are where the wires lead from. */
+  private static void pulses(FieldCard card, AxisAssembly axis) {
+    String output =
+        PulseOutput.named(axis).map(o -> o.output().terminal()).orElse("not wired; at Wire");
+    card.line("Step output", Parts.prose(output, "ink-live"));
+    axis.controllerSheet().selectors().stream()
+        .filter(s -> s.role() == SelectorRole.OUTPUT_LOGIC || s.role() == SelectorRole.OUTPUT_VOLTS)
+        .forEach(s -> card.selector(s.label(), axis, s));
   }
 
   /** What a program means by 100 %; positions are counted by the copies of their scaling. */
@@ -221,8 +236,7 @@ final class IdentifyView implements View {
         .orElse(null);
   }
 
-  private VBox drive(AxisAssembly axis) {
-    FieldCard card = card("Drive", axis.driveSheet().name());
+  private void channels(FieldCard card, AxisAssembly axis) {
     ChoiceField<String> commander = commander(axis.axis());
     card.line("Speed set by", commander);
     commander.setMinWidth(LONGEST_WORD);
@@ -238,6 +252,13 @@ final class IdentifyView implements View {
         TerminalRole.ANALOG_OUTPUT,
         axis.axis().answer().output(),
         t -> answer(axis.axis(), t, axis.axis().answer().input()));
+  }
+
+  private VBox drive(AxisAssembly axis) {
+    FieldCard card = card("Drive", axis.driveSheet().name());
+    if (!axis.isStepped()) {
+      channels(card, axis);
+    }
     card.line(
         "Rated current",
         Parts.label(

@@ -45,6 +45,20 @@ final class Migration {
     if (version < 12) {
       completePlates(document);
     }
+    if (version < 16) {
+      addSequences(document);
+    }
+  }
+
+  /** Version 16 knows sequences and switches along a travel. */
+  private static void addSequences(ObjectNode document) {
+    document.putArray("sequences");
+    for (JsonNode axis : document.path("axes")) {
+      if (axis.path("motion").path("steps") instanceof ObjectNode steps) {
+        steps.put("creep", 0);
+        steps.putArray("switches");
+      }
+    }
   }
 
   /** Version 6 knows how a person comes near a stop, its tests, and faults that are excluded. */

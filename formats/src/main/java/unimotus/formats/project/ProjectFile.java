@@ -24,7 +24,7 @@ public final class ProjectFile {
   public static final String SUFFIX = ".unimotus.json";
 
   /** The version this program writes. */
-  public static final int VERSION = 15;
+  public static final int VERSION = 16;
 
   private static final String FORMAT = "unimotus-project";
 

@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.station;
 
 import java.util.List;
 import javafx.scene.layout.Priority;
@@ -9,10 +9,9 @@ import unimotus.core.quantity.MeasureUnit;
 import unimotus.desktop.Desk;
 import unimotus.desktop.kit.Plot;
 import unimotus.desktop.kit.Series;
-import unimotus.desktop.station.InputStrips;
 
 /** The traces of a dry-run under each other, their cursors and ends moving together. */
-final class RunPlots extends VBox {
+public final class RunPlots extends VBox {
   private final Desk desk;
   private final Plot frequency = new Plot("Reference and output", "s", "Hz");
   private final Plot shaft = new Plot("Shaft speed", "s", "rpm");
@@ -20,7 +19,8 @@ final class RunPlots extends VBox {
   private final StatusStrip status = new StatusStrip(frequency.xLow(), frequency.xHigh());
   private final InputStrips inputs = new InputStrips(frequency.xLow(), frequency.xHigh());
 
-  RunPlots(Desk desk) {
+  /** Empty plots for a desk. */
+  public RunPlots(Desk desk) {
     super(4);
     this.desk = desk;
     for (Plot plot : List.of(shaft, current)) {
@@ -41,11 +41,12 @@ final class RunPlots extends VBox {
   }
 
   /** Takes over how numbers are written. */
-  void refresh() {
+  public void refresh() {
     plots().forEach(p -> p.setFormat(desk.units().format()));
   }
 
-  void show(DryRun run) {
+  /** Draws a run. */
+  public void show(DryRun run) {
     Trace next = run.trace();
     double end = next.seconds(next.size() - 1);
     double top =
@@ -98,7 +99,8 @@ final class RunPlots extends VBox {
     return new Series(name, style, t.size(), t::seconds, i -> t.value(channel, i));
   }
 
-  static double most(Trace t, Trace.Channel channel) {
+  /** The largest size of a channel, not negative. */
+  public static double most(Trace t, Trace.Channel channel) {
     double most = 0;
     for (int i = 0; i < t.size(); i++) {
       most = Math.max(most, Math.abs(t.value(channel, i)));

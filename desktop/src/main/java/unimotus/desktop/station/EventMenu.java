@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.station;
 
 import java.util.List;
 import javafx.scene.control.Menu;
@@ -8,18 +8,24 @@ import javafx.scene.control.TextField;
 import unimotus.core.dryrun.DryEvents;
 
 /** Events to choose from; a chosen one is put at the end of the user's own. */
-final class EventMenu extends MenuButton {
+public final class EventMenu extends MenuButton {
   private final TextField own;
 
-  EventMenu(TextField own) {
+  /**
+   * A menu.
+   *
+   * @param id the node's id
+   * @param own the field that a chosen event goes to
+   */
+  public EventMenu(String id, TextField own) {
     super("Add event");
     this.own = own;
-    setId("add-event");
+    setId(id);
     getStyleClass().add("action");
   }
 
   /** Offers these. */
-  void offer(List<DryEvents.Group> groups) {
+  public void offer(List<DryEvents.Group> groups) {
     getItems().clear();
     for (DryEvents.Group group : groups) {
       Menu menu = new Menu(group.label());

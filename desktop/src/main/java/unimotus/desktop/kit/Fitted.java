@@ -1,17 +1,15 @@
-package unimotus.desktop.motion;
+package unimotus.desktop.kit;
 
 import java.util.List;
-import unimotus.desktop.kit.Plot;
-import unimotus.desktop.kit.Series;
 
 /** Lines over time drawn as large as a plot allows, with the zero in sight. */
-final class Fitted {
+public final class Fitted {
   private static final double MARGIN = 0.08;
 
   private Fitted() {}
 
   /** Draws lines from 0 to an end. */
-  static void show(Plot plot, List<Series> lines, double end) {
+  public static void show(Plot plot, List<Series> lines, double end) {
     double low = 0;
     double high = 0;
     for (Series line : lines) {

@@ -1,4 +1,4 @@
-package unimotus.desktop.view;
+package unimotus.desktop.station;
 
 import javafx.beans.property.DoubleProperty;
 import javafx.scene.layout.Pane;
