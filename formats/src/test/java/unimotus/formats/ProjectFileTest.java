@@ -6,6 +6,7 @@ import static org.assertj.core.api.Assertions.catchThrowableOfType;
 
 import com.fasterxml.jackson.databind.JsonNode;
 import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.node.ObjectNode;
 import java.io.IOException;
 import java.io.RandomAccessFile;
 import java.nio.charset.StandardCharsets;
@@ -25,6 +26,7 @@ import unimotus.core.fieldbus.RegisterEntry;
 import unimotus.core.fieldbus.RegisterMap;
 import unimotus.core.machine.FieldbusLink;
 import unimotus.core.machine.Project;
+import unimotus.core.machine.StepDesign;
 import unimotus.core.machine.StopApproach;
 import unimotus.core.machine.StopUse;
 import unimotus.core.machine.WireMake;
@@ -69,6 +71,23 @@ class ProjectFileTest {
     ProjectFile.Loaded loaded = ProjectFile.load(file);
     assertThat(loaded.project()).isEqualTo(project);
     assertThat(loaded.readOnly()).isFalse();
+  }
+
+  /** Version 15 knew neither sequences nor switches along a travel. */
+  @Test
+  void aFileOfVersion15HasNoSequenceAndNoSwitch() throws IOException {
+    ObjectNode document = (ObjectNode) Json.strict().readTree(SAMPLE);
+    document.put("version", 15);
+    document.remove("sequences");
+    ObjectNode steps = (ObjectNode) document.at("/axes/0/motion/steps");
+    steps.remove(List.of("creep", "switches"));
+    Project read =
+        ProjectFile.read("old", document.toString().getBytes(StandardCharsets.UTF_8)).project();
+    assertThat(read.sequences()).isEmpty();
+    StepDesign stepping = read.axes().get(0).motion().stepping();
+    assertThat(stepping.switches()).isEmpty();
+    assertThat(stepping.creep()).isZero();
+    assertThat(stepping.startHertz()).as("the rest stays").isEqualTo(500);
   }
 
   @Test

@@ -11,6 +11,7 @@ import unimotus.core.dryrun.DrySchedule;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.SequenceDesign;
+import unimotus.core.machine.SwitchUse;
 import unimotus.core.path.SignalPath;
 import unimotus.core.plant.Plant;
 import unimotus.core.plant.PlantSchedule;
@@ -37,7 +38,7 @@ public record SequenceRun(
    * Plays a sequence.
    *
    * @param events what is done to it, such as {@code 0 at 5 mm; 0.1 start; 9 permit off}; blank for
-   *     a start and nothing else
+   *     a start and nothing else, the machine beside its home switch
    * @throws IllegalArgumentException where the steps or the events are not understood
    */
   public static SequenceRun of(
@@ -54,10 +55,19 @@ public record SequenceRun(
     Plant plant = Plant.of(project, sheets, axis, design);
     PlantSchedule schedule =
         events.isBlank()
-            ? PlantSchedule.started(0, LOOKED_AT)
+            ? PlantSchedule.started(beside(plant), LOOKED_AT)
             : PlantScheduleReader.read(plant, events);
     SequencePlayed played = SequencePlay.run(plant, schedule, cancelled);
     return new SequenceRun(plant, schedule, played, drive(review, axis, played, cancelled));
+  }
+
+  /** Off the home switch, by its length: one that begins on it does not find its edge. */
+  private static double beside(Plant plant) {
+    return plant.switches().stream()
+        .filter(s -> s.use() == SwitchUse.HOME)
+        .mapToDouble(s -> s.to() + s.length())
+        .findFirst()
+        .orElse(0);
   }
 
   private static @Nullable DryRun drive(

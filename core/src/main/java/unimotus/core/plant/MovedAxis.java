@@ -1,6 +1,7 @@
 package unimotus.core.plant;
 
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -98,6 +99,7 @@ final class MovedAxis {
     private final StepRotor rotor;
     private final double pulsesPerUnit;
     private final Map<String, List<SwitchReading>> readings;
+    private final Map<String, Boolean> operated = new HashMap<>();
     private long sent;
     private int jogs;
 
@@ -108,6 +110,11 @@ final class MovedAxis {
       this.source =
           new PulseSource(steps.design().moves().limits(), steps.design().stepping().creep());
       this.line = new PulseLine(wires, plant.axis(), steps);
+      if (line.isSelfTested()) {
+        throw new IllegalArgumentException(
+            "bench: the self-test of %s is on, which turns the motor by itself"
+                .formatted(plant.axis().drive().name()));
+      }
       this.rotor = new StepRotor(steps, startsAt);
       this.readings = SequencePlay.readings(plant, wires);
       operate();
@@ -120,9 +127,6 @@ final class MovedAxis {
         unknown.add(
             "the pulses the program counts for its unit are not read: those of the machine are taken");
       }
-      if (line.isSelfTested()) {
-        unknown.add("the self-test of the driver is on: where the motor turns is not looked at");
-      }
       return unknown;
     }
 
@@ -132,10 +136,6 @@ final class MovedAxis {
         source.zero(now);
       }
       source.tell(now, told.execute(), told.amount(), told.absolute(), jogs);
-      String refusal = source.refusal();
-      if (refusal != null) {
-        notes.take(now, refusal);
-      }
     }
 
     void advance(double from, double to) {
@@ -192,8 +192,15 @@ final class MovedAxis {
                       || s.use() == SwitchUse.HIGH_END && way > 0 && at >= s.to());
     }
 
+    /** Only where it comes on or off: what else was done to a switch in between stays. */
     private void operate() {
-      plant.switches().forEach(s -> wires.operate(s.part(), s.isOperated(rotor.position())));
+      for (PlacedSwitch each : plant.switches()) {
+        boolean is = each.isOperated(rotor.position());
+        Boolean was = operated.put(each.part(), is);
+        if (was == null ? is : was != is) {
+          wires.operate(each.part(), is);
+        }
+      }
     }
 
     Optional<String> stopped(double now, Optional<TerminalRef> meant) {

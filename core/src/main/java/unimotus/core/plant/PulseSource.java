@@ -1,6 +1,5 @@
 package unimotus.core.plant;
 
-import org.jspecify.annotations.Nullable;
 import unimotus.core.move.MotionPlan;
 import unimotus.core.move.MotionState;
 import unimotus.core.move.MoveLimits;
@@ -8,8 +7,9 @@ import unimotus.core.move.MovePlanner;
 
 /**
  * The pulse block of a controller: it runs a move on its ramps, jogs while it is told to, and comes
- * to rest on the ramp where its command goes. A command has to be new to begin anything. It counts
- * what it sends and knows nothing of what moved. Not thread-safe.
+ * to rest on the ramp where its command goes. A command has to be new to begin anything, and comes
+ * only when the axis stands. It counts what it sends and knows nothing of what moved. Not
+ * thread-safe.
  */
 final class PulseSource {
   private static final double HELD = 3600;
@@ -20,9 +20,7 @@ final class PulseSource {
   private double since;
   private boolean executing;
   private int jogging;
-  private boolean done;
   private double shift;
-  private @Nullable String refusal;
 
   PulseSource(MoveLimits limits, double creep) {
     this.limits = limits;
@@ -42,16 +40,11 @@ final class PulseSource {
 
   /** Whether the move it was told to run is at its end. */
   boolean isDone(double now) {
-    return executing && done && isAtRest(now);
+    return executing && isAtRest(now);
   }
 
   boolean isAtRest(double now) {
     return now - since >= plan.seconds();
-  }
-
-  /** Why the last move was not begun; null where it was. */
-  @Nullable String refusal() {
-    return refusal;
   }
 
   /** Counts from here on. */
@@ -82,16 +75,9 @@ final class PulseSource {
   }
 
   private void begin(double now, double amount, boolean absolute) {
-    done = false;
-    refusal = null;
-    if (!isAtRest(now)) {
-      refusal = "a move was told while the axis still came to rest: it is not begun";
-      return;
-    }
     double from = at(now).position();
     double to = absolute ? amount + shift : from + amount;
     go(now, MovePlanner.between(from, to, limits));
-    done = true;
   }
 
   private void jog(double now, int jog) {

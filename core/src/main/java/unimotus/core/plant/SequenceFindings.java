@@ -3,16 +3,17 @@ package unimotus.core.plant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.TreeSet;
 import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
 import unimotus.core.machine.Condition;
+import unimotus.core.machine.Intent;
 import unimotus.core.machine.Project;
 import unimotus.core.machine.Response;
 import unimotus.core.machine.SequenceDesign;
@@ -22,6 +23,7 @@ import unimotus.core.sequence.Sequence;
 import unimotus.core.sequence.SequenceChecks;
 import unimotus.core.sequence.SequenceDoubt;
 import unimotus.core.sequence.SequenceText;
+import unimotus.core.sheet.Meaning;
 import unimotus.core.sheet.PartSheet;
 import unimotus.core.sheet.SheetCatalogue;
 import unimotus.core.sheet.Terminal;
@@ -31,6 +33,8 @@ import unimotus.core.wiring.Meanings;
 
 /** What is wrong with the sequences of a line, and with the switches that they rely on. */
 public final class SequenceFindings {
+  private static final String SEQUENCE = "sequence ";
+
   private final Project project;
   private final SheetCatalogue sheets;
   private final Map<String, List<Finding>> found = new HashMap<>();
@@ -177,34 +181,65 @@ public final class SequenceFindings {
     }
   }
 
+  /**
+   * Who switches an output.
+   *
+   * @param words for the user
+   * @param axis id of the axis
+   * @param isPulse whether pulses go out there, which no sequence may touch
+   */
+  private record Owner(String words, String axis, boolean isPulse) {
+    /** The commands of its own axis are what a sequence is there to give; pulses are not. */
+    boolean disputes(SequenceDesign design) {
+      return !words.equals(words(design))
+          && (isPulse || isSequence() || !axis.equals(design.axis()));
+    }
+
+    private boolean isSequence() {
+      return words.startsWith(SEQUENCE);
+    }
+
+    static String words(SequenceDesign design) {
+      return "%s%s of %s".formatted(SEQUENCE, design.name(), design.axis());
+    }
+  }
+
   /** An output that two switch is on where one of them wants it off. */
   private void owners(List<AxisAssembly> axes) {
-    Map<TerminalRef, Set<String>> owners = new LinkedHashMap<>();
+    Map<TerminalRef, Set<Owner>> owners = new LinkedHashMap<>();
     for (AxisAssembly axis : axes) {
-      for (var intent : Meanings.of(axis)) {
+      for (Intent intent : Meanings.of(axis)) {
+        boolean isPulse =
+            axis.isStepped()
+                && (intent.meaning() == Meaning.STEP || intent.meaning() == Meaning.DIRECTION);
+        Owner owner =
+            new Owner(
+                "%s of %s".formatted(intent.meaning().label(), axis.axis().name()),
+                axis.axis().id(),
+                isPulse);
         intent.when().stream()
             .filter(Condition::holds)
             .filter(c -> c.device().equals(axis.controller().id()))
-            .forEach(
-                c ->
-                    own(
-                        owners,
-                        new TerminalRef(c.device(), c.state()),
-                        "%s of %s".formatted(intent.meaning().label(), axis.axis().name())));
+            .forEach(c -> own(owners, new TerminalRef(c.device(), c.state()), owner));
       }
     }
     for (SequenceDesign design : project.sequences()) {
-      outputs(axes, design).forEach(at -> own(owners, at, "sequence " + design.name()));
+      Owner owner = new Owner(Owner.words(design), design.axis(), false);
+      outputs(axes, design).forEach(at -> own(owners, at, owner));
     }
     for (SequenceDesign design : project.sequences()) {
       for (TerminalRef at : outputs(axes, design)) {
-        Set<String> all = owners.getOrDefault(at, Set.of());
-        if (all.size() > 1) {
+        List<String> others =
+            owners.getOrDefault(at, Set.of()).stream()
+                .filter(o -> o.disputes(design))
+                .map(Owner::words)
+                .toList();
+        if (!others.isEmpty()) {
           add(
               design,
               Severity.ERROR,
               Rule.TWO_OWNERS,
-              "%s is switched by %s".formatted(at, String.join(" and by ", all)),
+              "%s is switched by it and by %s".formatted(at, String.join(" and by ", others)),
               "The one that is run last in the scan wins; the other believes it is done.",
               "Give each its own output, or switch it in one place.");
         }
@@ -212,8 +247,8 @@ public final class SequenceFindings {
     }
   }
 
-  private static void own(Map<TerminalRef, Set<String>> owners, TerminalRef at, String who) {
-    owners.computeIfAbsent(at, k -> new TreeSet<>()).add(who);
+  private static void own(Map<TerminalRef, Set<Owner>> owners, TerminalRef at, Owner who) {
+    owners.computeIfAbsent(at, k -> new LinkedHashSet<>()).add(who);
   }
 
   private List<TerminalRef> outputs(List<AxisAssembly> axes, SequenceDesign design) {

@@ -55,10 +55,12 @@ public final class SequencePlay {
   private final List<SequencePlayed.Sample> samples = new ArrayList<>();
   private final List<SequencePlayed.Switched> switched = new ArrayList<>();
   private final List<SequencePlayed.Note> notes = new ArrayList<>();
+  private final Map<String, Double> said = new HashMap<>();
   private final Set<TerminalRef> uncertain = new HashSet<>();
   private int next;
   private boolean started;
   private boolean permitted = true;
+  private boolean allowed = true;
   private boolean auto = true;
   private int step;
   private double since;
@@ -103,7 +105,7 @@ public final class SequencePlay {
       if (tick % TICKS == 0 && tick > 0) {
         told = scan(now);
         samples.add(axis.sample(now));
-        chart.see(now, told, permitted);
+        chart.see(now, told, allowed);
       }
       axis.advance(now, now + TICK);
       around.answer(now + TICK);
@@ -172,6 +174,7 @@ public final class SequencePlay {
     plant.sequence().inputs().forEach(i -> inputs.put(i, reads(i, now)));
     boolean start = started || placed(START) && reads(START, now);
     boolean permit = permitted && (!placed(PERMIT) || reads(PERMIT, now));
+    allowed = permit;
     boolean automatic = auto && (!placed(AUTO) || reads(AUTO, now));
     Optional<String> end = axis.isStopped(now, waitsFor());
     SequenceMachine.Seen seen =
@@ -256,10 +259,10 @@ public final class SequencePlay {
     }
   }
 
-  /** What was said within the last second is not said again. */
+  /** What goes on being so is said once; what comes again after a second is said again. */
   private void note(double now, String text) {
-    boolean said = notes.stream().anyMatch(n -> n.text().equals(text) && now - n.seconds() < QUIET);
-    if (!said) {
+    Double before = said.put(text, now);
+    if (before == null || now - before >= QUIET) {
       notes.add(new SequencePlayed.Note(now, text));
     }
   }

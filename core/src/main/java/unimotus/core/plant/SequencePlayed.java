@@ -41,7 +41,7 @@ public record SequencePlayed(
     DONE("run to its end"),
     LATE("a step took longer than it may"),
     LOST("permission, automatic mode or the axis was lost"),
-    STILL_RUNNING("still running when the bench was switched off"),
+    STILL_RUNNING("still running at the end of the run"),
     NOT_STARTED("never started");
 
     private final String label;

@@ -6,8 +6,10 @@ import unimotus.core.finding.Finding;
 import unimotus.core.finding.Rule;
 import unimotus.core.finding.Severity;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Nets;
 import unimotus.core.machine.PlacedSwitch;
 import unimotus.core.machine.SwitchUse;
+import unimotus.core.machine.TerminalRef;
 import unimotus.core.machine.Wire;
 import unimotus.core.motion.StepAxis;
 import unimotus.core.move.MoveLimits;
@@ -90,8 +92,10 @@ public final class SwitchChecks {
   /** An end of the travel has to be seen by a broken wire too (common practice). */
   private void broken(PlacedSwitch each, SwitchReading reading) {
     List<String> hidden = new ArrayList<>();
+    Nets nets = new Nets(wires.installation().wires());
+    List<TerminalRef> ends = ends(each, reading);
     for (Wire wire : wires.installation().wires()) {
-      if (wire.touches(each.part()) || wire.touches(reading.input())) {
+      if (ends.stream().anyMatch(e -> nets.joined(e, wire.from()))) {
         wires.fail(new WiringFault.OpenWire(wire.id()));
         if (wires.levelWith(each.part(), true, reading.input()) == reading.free()) {
           hidden.add(wire.id());
@@ -109,6 +113,16 @@ public final class SwitchChecks {
           "A broken wire is not seen, and the axis runs against its mechanical end.",
           "Use a contact that opens when it is operated.");
     }
+  }
+
+  /** Where the wires of a switch and of its input begin, over terminal strips too. */
+  private List<TerminalRef> ends(PlacedSwitch each, SwitchReading reading) {
+    List<TerminalRef> ends = new ArrayList<>(List.of(reading.input()));
+    wires
+        .installation()
+        .device(each.part())
+        .ifPresent(d -> d.sheet().terminals().forEach(t -> ends.add(d.ref(t.id()))));
+    return ends;
   }
 
   private void space(PlacedSwitch each) {

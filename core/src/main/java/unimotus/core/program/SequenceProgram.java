@@ -16,8 +16,8 @@ import unimotus.core.sequence.Until;
 
 /**
  * Writes the function block of a sequence in structured text (IEC 61131-3, from memory). One step
- * is left in a scan and the scan after it commands nothing; only a rising edge of Start begins it,
- * at power-up and after any loss.
+ * is left in a scan, and nothing is commanded after it for a scan and until the axis stands; only a
+ * rising edge of Start begins it, at power-up and after any loss.
  */
 public final class SequenceProgram {
   private final Sequence sequence;
@@ -141,7 +141,9 @@ public final class SequenceProgram {
       }
     }
     all.add(new Variable("round", "INT", "which time"));
-    all.add(new Variable("gap", "BOOL", "one scan without a command between two steps"));
+    all.add(
+        new Variable(
+            "gap", "BOOL", "no command between two steps: one scan, and until the axis stands"));
     all.add(new Variable("arrived", "BOOL", "a jog has seen what it runs to"));
     all.add(new Variable("allowed", "BOOL", "nothing ends it"));
     for (int i = 0; i < sequence.byHand().size(); i++) {
@@ -185,7 +187,7 @@ public final class SequenceProgram {
     body.add("IF Step = 0 THEN");
     off("  ");
     body.add("ELSIF gap THEN");
-    body.add("  gap := FALSE;");
+    body.add("  gap := NOT Standing;");
     for (int i = 0; i < sequence.steps().size(); i++) {
       leave(i, sequence.steps().get(i));
     }

@@ -7,11 +7,12 @@ import java.util.Map;
 import org.jspecify.annotations.Nullable;
 
 /**
- * Plays a sequence scan by scan, as a controller would. One step is left in a scan, and the scan
- * after it commands nothing, so that a command of the next step is a new edge. Whatever takes
- * automatic mode, permission or the axis away ends the sequence and switches its outputs off; only
- * a new rising edge of start begins it, from the first step. While automatic mode is off, buttons
- * act that were seen released since whatever was lost came back. Not thread-safe.
+ * Plays a sequence scan by scan, as a controller would. One step is left in a scan, and nothing is
+ * commanded after it for a scan and until the axis stands, so that a command of the next step is a
+ * new edge. Whatever takes automatic mode, permission or the axis away ends the sequence and
+ * switches its outputs off; only a new rising edge of start begins it, from the first step. While
+ * automatic mode is off, buttons act that were seen released since whatever was lost came back. Not
+ * thread-safe.
  */
 public final class SequenceMachine {
   private static final double MILLIS = 1000;
@@ -118,7 +119,7 @@ public final class SequenceMachine {
     if (step == 0) {
       latched.replaceAll((name, on) -> false);
     } else if (gap) {
-      gap = false;
+      gap = !seen.standing();
       entered = NOT_YET;
       hold();
     } else {

@@ -9,7 +9,6 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
-import unimotus.core.FixtureSteppers;
 import unimotus.core.Lines;
 import unimotus.core.dryrun.DryEvents;
 import unimotus.core.machine.Load;
@@ -376,6 +375,63 @@ class SequencePlayTest {
         .isEmpty();
   }
 
+  /** What was done to a switch stays until the machine itself moves it the next time. */
+  @Test
+  void aSwitchThatIsHeldByHandIsSeen() {
+    SequencePlayed played =
+        FixturePlants.play(
+            FixturePlants.project(),
+            "valve on until tied within 3 s; wait 1 s",
+            with(0, 20, at(0.05, new PlantEvent.Set("tied", "operated"))));
+    assertThat(played.ran(1).orElseThrow().lasts()).as("it is on already").isLessThan(0.1);
+    SequencePlayed stuck =
+        FixturePlants.play(
+            FixturePlants.project(),
+            "jog back until home within 30 s",
+            with(60, 40, at(1, new PlantEvent.Set("home", "operated"))));
+    assertThat(stuck.position()).as("taken for home in mid-travel").isCloseTo(51, within(0.5));
+  }
+
+  @Test
+  void whatGoesOnBeingSoIsSaidOnce() {
+    SequencePlayed played =
+        FixturePlants.play(
+            Lines.minus(FixturePlants.project(), "plc:PT0"),
+            "jog back until home within 20 s",
+            PlantSchedule.started(40, 60));
+    assertThat(notes(played)).hasSize(1);
+  }
+
+  /** Let go in hand, the axis still runs out on its ramp as the sequence is started. */
+  @Test
+  void aMoveWaitsUntilTheAxisStands() {
+    Project buttons =
+        Lines.plus(
+            FixturePlants.project().with(new Part("plus", "plus", "test-position", Map.of())),
+            "plc:24V – plus:23",
+            "plus:24 – plc:DI4");
+    Project slow = FixturePlants.with(buttons, FixturePlants.design(50, MoveLimits.of(50, 50)));
+    var design = FixturePlants.sequence("hand jog while plus; 10 mm");
+    var signals = new LinkedHashMap<>(design.signals());
+    signals.put("plus", Lines.ref("plc:DI4"));
+    List<PlantSchedule.Event> events =
+        new ArrayList<>(
+            List.of(
+                at(0, new PlantEvent.Mode(false)),
+                at(0.5, new PlantEvent.Set("plus", "operated")),
+                at(2, new PlantEvent.Set("plus", "free")),
+                at(2.1, new PlantEvent.Mode(true))));
+    events.addAll(PlantSchedule.press(2.2));
+    SequencePlayed played =
+        SequencePlay.run(
+            FixturePlants.plant(slow, design.withSignals(signals)),
+            new PlantSchedule(events, 0, 20),
+            () -> false);
+    assertThat(played.end()).isEqualTo(SequencePlayed.End.DONE);
+    // 50 mm/s for 1.5 s with ramps of a second: 25 + 25 + 25 mm; then the 10 mm.
+    assertThat(played.position()).isCloseTo(85, within(1.0));
+  }
+
   @Test
   void everyEventThatIsOfferedIsUnderstood() {
     Plant plant = FixturePlants.plant(FixturePlants.project(), FixturePlants.sequence("5 mm"));
@@ -408,6 +464,5 @@ class SequencePlayTest {
     assertThatThrownBy(() -> new PlacedSwitch("home", SwitchUse.HOME, 2, 2))
         .hasMessageContaining("must be below");
     assertThatThrownBy(() -> PlantSchedule.started(0, 0)).hasMessageContaining("not 0");
-    assertThat(FixtureSteppers.sound().stepping().switches()).isEmpty();
   }
 }

@@ -173,6 +173,7 @@ class SequenceProgramTest {
           new StructuredText(SequenceProgram.block(sequence, MeasureUnit.REVOLUTION).text());
       text.put("Auto", true);
       text.put("Permit", true);
+      text.put("Standing", true);
       text.put("Start", true);
       text.scan(0);
       assertThat(text.whole("Step")).as("held through power-up").isZero();
@@ -195,5 +196,25 @@ class SequenceProgramTest {
       }
       assertThat(text.whole("Step")).as("start is still held").isZero();
     }
+  }
+
+  /** Nothing is told to an axis that still comes to rest. */
+  @Test
+  void aStepWaitsUntilTheAxisStands() {
+    Sequence sequence =
+        new Sequence("feed", List.of(new SequenceStep.Move(5, false, null)), Map.of(), Set.of());
+    StructuredText text =
+        new StructuredText(SequenceProgram.block(sequence, MeasureUnit.REVOLUTION).text());
+    text.put("Auto", true);
+    text.put("Permit", true);
+    text.scan(0);
+    text.put("Start", true);
+    for (int i = 1; i < 10; i++) {
+      text.scan(10L * i);
+      assertThat(text.is("MoveExecute")).isFalse();
+    }
+    text.put("Standing", true);
+    text.scan(100);
+    assertThat(text.is("MoveExecute")).isTrue();
   }
 }

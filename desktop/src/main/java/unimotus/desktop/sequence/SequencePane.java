@@ -17,6 +17,7 @@ import javafx.scene.layout.StackPane;
 import javafx.scene.layout.VBox;
 import org.jspecify.annotations.Nullable;
 import unimotus.core.machine.AxisAssembly;
+import unimotus.core.machine.Project;
 import unimotus.core.machine.SequenceDesign;
 import unimotus.core.plant.Plant;
 import unimotus.core.plant.PlantEvents;
@@ -53,6 +54,7 @@ public final class SequencePane extends StackPane {
   private String chosen = "";
   private @Nullable SequenceDesign shownDesign;
   private @Nullable AxisReview shownReview;
+  private @Nullable Project shownProject;
   private @Nullable DisplayUnits shownUnits;
   private AtomicBoolean cancelled = new AtomicBoolean();
 
@@ -108,12 +110,16 @@ public final class SequencePane extends StackPane {
     SequenceDesign design =
         all.stream().filter(q -> q.name().equals(chosen)).findFirst().orElse(all.get(0));
     chosen = design.name();
+    // Its switches may be wired to the controller alone: any edit of the line may be one of them.
     boolean same =
-        design.equals(shownDesign) && review.equals(shownReview) && desk.units().equals(shownUnits);
+        design.equals(shownDesign)
+            && desk.session().project().equals(shownProject)
+            && desk.units().equals(shownUnits);
     if (!same) {
       choose(review, all, design);
       shownDesign = design;
       shownReview = review;
+      shownProject = desk.session().project();
       shownUnits = desk.units();
       fill(review, design);
       run();
