@@ -196,22 +196,13 @@ class SequenceWindowTest extends WindowTest {
     press("#run-steps");
     press("#begin-sequence");
     steps("fan on; wait 6 s; fan off; wait 4 s");
-    String output =
-        desk.session().project().intents().stream()
-            .filter(i -> i.axis().equals("drying-fan"))
-            .filter(i -> i.meaning() == unimotus.core.sheet.Meaning.RUN_FORWARD)
-            .flatMap(i -> i.when().stream())
-            .filter(c -> c.device().equals("controller-1"))
-            .map(c -> c.state())
-            .findFirst()
-            .orElse("DO0");
     onWindow(
         () ->
             desk.apply(
                 SequenceEdits.place(
                     desk.session().project().sequencesOf("drying-fan").get(0),
                     "fan",
-                    new TerminalRef("controller-1", output))));
+                    new TerminalRef("controller-1", "RO0"))));
     ran("Run to its end after 10.");
     assertThat(lookup("#trace-frequency").query().isVisible()).isTrue();
     assertThat(found(Rule.TWO_OWNERS)).as("its own axis is what it is there to run").isFalse();
