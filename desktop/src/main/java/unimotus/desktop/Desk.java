@@ -71,7 +71,9 @@ public final class Desk {
       new ReadOnlyObjectWrapper<>(new Message("", false));
 
   private final LiveState live = new LiveState();
+  private final List<Runnable> endings = new ArrayList<>();
 
+  private volatile boolean isClosed;
   private int depth;
   private boolean waiting;
 
@@ -117,6 +119,22 @@ public final class Desk {
    */
   public boolean isChecked() {
     return evidence.isDone() && !evidence.isCompletedExceptionally();
+  }
+
+  /** Has something ended with the window: what it is connected to, or has under way. */
+  public void atClose(Runnable ending) {
+    endings.add(ending);
+  }
+
+  /** The window is closed: drives it commands are handed back, and simulated devices end. */
+  public void close() {
+    isClosed = true;
+    endings.forEach(Runnable::run);
+  }
+
+  /** Whether the window was closed; may be asked from any thread. */
+  public boolean isClosed() {
+    return isClosed;
   }
 
   /** What of the machine the window is joined to. */

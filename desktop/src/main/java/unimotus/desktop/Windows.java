@@ -108,6 +108,7 @@ final class Windows {
                   () -> {
                     keeper.forget();
                     keeper.close();
+                    window.desk().close();
                     window.stage().close();
                   });
             });

@@ -154,6 +154,33 @@ class MapBusTest extends WindowTest {
         .allMatch(v -> v.outcome() == Verdict.Outcome.AGREES);
   }
 
+  /** A window that is closed commands nothing any more: the drive it runs is handed back. */
+  @Test
+  void aClosedWindowHandsItsDriveBackAndEndsWhatItStarted() throws Exception {
+    interact(() -> desk.show("infeed-belt", WorkStep.MAP));
+    settle();
+    press("#map-live");
+    press("#live-stand-ins");
+    press("#live-join");
+    waitUntil(() -> says("ready"));
+    interact(() -> lookup("#live-who").<TextInputControl>query().setText("A. Tester"));
+    press("#live-arm");
+    type("#live-reference", "25 %");
+    press("#live-start-forward");
+    waitUntil(() -> says("running"));
+    assertThat(own()).contains("live-watch", "stand-in");
+    onWindow(desk::close);
+    waitUntil(() -> own().isEmpty());
+  }
+
+  /** Threads of windows. */
+  private static java.util.List<String> own() {
+    return Thread.getAllStackTraces().keySet().stream()
+        .map(Thread::getName)
+        .filter(n -> n.equals("live-watch") || n.endsWith("stand-in"))
+        .toList();
+  }
+
   /** The same over a serial port that exists only in this machine, found by asking. */
   @Test
   void unitBaudAndParityAreFoundByAsking() throws Exception {

@@ -89,6 +89,12 @@ abstract class WindowTest extends ApplicationTest {
     shown.requestFocus();
   }
 
+  /** As a window that is closed: what it is connected to, and what it tries beside it, ends. */
+  @Override
+  public void stop() {
+    desk.close();
+  }
+
   static void settle() {
     WaitForAsyncUtils.waitForFxEvents();
   }

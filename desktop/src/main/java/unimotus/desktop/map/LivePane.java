@@ -82,6 +82,7 @@ final class LivePane extends HBox {
     Sides sides = new Sides(left(), readout, LEAST_COMMANDS, LEAST_READOUT, READOUT);
     HBox.setHgrow(sides, Priority.ALWAYS);
     getChildren().add(sides);
+    desk.atClose(this::leave);
   }
 
   /** Where a drive is, for others who look for it. */

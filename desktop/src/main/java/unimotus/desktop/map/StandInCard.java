@@ -60,13 +60,25 @@ final class StandInCard extends VBox {
                 Parts.label("on", "ink-label"),
                 ways),
             list);
+    desk.atClose(this::end);
+  }
+
+  private void end() {
+    StandIns running = standIns;
+    standIns = null;
+    if (running == null) {
+      return;
+    }
+    try {
+      running.close();
+    } catch (IOException e) {
+      desk.refuse("the simulated devices have not ended: " + e.getMessage());
+    }
   }
 
   private void start() {
     try {
-      if (standIns != null) {
-        standIns.close();
-      }
+      end();
       StandIns next =
           StandIns.start(
               desk.session().project(),

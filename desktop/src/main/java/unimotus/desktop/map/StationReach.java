@@ -58,6 +58,7 @@ final class StationReach implements Reach {
 
   StationReach(Desk desk) {
     this.desk = desk;
+    desk.atClose(this::end);
     node =
         new VBox(
             8,
@@ -103,11 +104,22 @@ final class StationReach implements Reach {
     return field.show(wrong);
   }
 
+  private void end() {
+    StationStandIns running = standIns;
+    standIns = null;
+    if (running == null) {
+      return;
+    }
+    try {
+      running.close();
+    } catch (IOException e) {
+      desk.refuse("the simulated stations have not ended: " + e.getMessage());
+    }
+  }
+
   private void startStations() {
     try {
-      if (standIns != null) {
-        standIns.close();
-      }
+      end();
       StationStandIns next =
           StationStandIns.start(
               desk.session().project(),

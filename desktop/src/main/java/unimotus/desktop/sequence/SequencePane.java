@@ -64,6 +64,7 @@ public final class SequencePane extends StackPane {
     this.plots = new BenchPlots(desk);
     this.editor = new StepsEditor(desk);
     this.findings = new FindingList(desk);
+    desk.atClose(() -> cancelled.set(true));
     events.setId("bench-events");
     events.setAccessibleText("what is done to the bench");
     events.setPromptText("0 at 0; 1 start; 9 permit off; 12 permit; 14 start; 60 end");

@@ -5,6 +5,7 @@ import java.util.Optional;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.Executor;
 import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicBoolean;
 import javafx.application.Platform;
 import javafx.scene.Node;
 import javafx.scene.layout.FlowPane;
@@ -39,16 +40,31 @@ public final class FindingList extends VBox {
           });
 
   private final Desk desk;
+  private List<Finding> shown = List.of();
+  private AtomicBoolean wanted = new AtomicBoolean();
 
   /** An empty list. */
   public FindingList(Desk desk) {
     super(10);
     this.desk = desk;
     setId("findings");
+    sceneProperty().addListener((o, was, is) -> inSight(is != null));
+  }
+
+  /** Nothing is tried for a list that nobody sees: it would hold its window for as long. */
+  private void inSight(boolean is) {
+    if (!is) {
+      wanted.set(false);
+    } else if (!wanted.get()) {
+      show(shown);
+    }
   }
 
   /** Shows these findings instead. */
   public void show(List<Finding> findings) {
+    wanted.set(false);
+    wanted = new AtomicBoolean(true);
+    shown = List.copyOf(findings);
     getChildren().clear();
     if (findings.isEmpty()) {
       getChildren().add(Parts.prose("No errors and no warnings here.", "ink-label"));
@@ -91,14 +107,22 @@ public final class FindingList extends VBox {
     Project project = desk.session().project();
     SheetCatalogue sheets = desk.session().sheets();
     LineReview review = desk.session().review();
+    AtomicBoolean still = wanted;
     CompletableFuture.supplyAsync(
-            // What is no longer the line that is shown is not tried any more.
             () ->
-                desk.session().review() == review
+                still.get() && !desk.isClosed()
                     ? Fixes.of(project, sheets, review, axis.get(), finding)
                     : List.<Fix>of(),
             TRYING)
-        .thenAccept(fixes -> Platform.runLater(() -> offer(finding, fixes, words, ways)));
+        .thenAccept(
+            fixes ->
+                Platform.runLater(
+                    () -> {
+                      // What is no longer the line that is shown is not offered any more.
+                      if (still.get() && desk.session().review() == review) {
+                        offer(finding, fixes, words, ways);
+                      }
+                    }));
   }
 
   private void offer(Finding finding, List<Fix> fixes, VBox words, FlowPane ways) {

@@ -95,6 +95,7 @@ final class DryRunView implements View {
     this.desk = desk;
     this.plots = new RunPlots(desk);
     this.sequence = new SequencePane(desk);
+    desk.atClose(() -> cancelled.set(true));
     own.setId("own-scenario");
     own.setAccessibleText("own events");
     own.setOnAction(e -> runOwn());
