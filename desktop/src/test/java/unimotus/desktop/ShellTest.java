@@ -8,6 +8,7 @@ import java.time.Instant;
 import javafx.scene.control.Button;
 import javafx.scene.control.Labeled;
 import javafx.scene.input.KeyCode;
+import javafx.scene.input.KeyEvent;
 import org.junit.jupiter.api.Test;
 import unimotus.core.quantity.MeasureUnit;
 import unimotus.formats.project.ProjectFile;
@@ -45,6 +46,30 @@ class ShellTest extends WindowTest {
     assertThat(desk.step().get()).isEqualTo(WorkStep.MAKE_SAFE);
     push(KeyCode.ALT, KeyCode.DIGIT0);
     assertThat(desk.step().get()).isNull();
+  }
+
+  private void key(javafx.event.EventType<KeyEvent> type, KeyCode code) {
+    interact(
+        () ->
+            javafx.event.Event.fireEvent(
+                shell, new KeyEvent(type, "", "", code, false, code != KeyCode.F9, false, false)));
+  }
+
+  /** A keyboard repeats a key that is held: the command is given once, however long it takes. */
+  @Test
+  void aCommandThatIsHeldDownIsGivenOnce() {
+    openDemo();
+    for (int i = 0; i < 3; i++) {
+      key(KeyEvent.KEY_PRESSED, KeyCode.EQUALS);
+    }
+    assertThat(desk.preferences().get().zoomPercent()).isEqualTo(110);
+    key(KeyEvent.KEY_RELEASED, KeyCode.EQUALS);
+    key(KeyEvent.KEY_PRESSED, KeyCode.EQUALS);
+    assertThat(desk.preferences().get().zoomPercent()).isEqualTo(125);
+    // The release went elsewhere: the modifier is pressed anew.
+    key(KeyEvent.KEY_PRESSED, KeyCode.CONTROL);
+    key(KeyEvent.KEY_PRESSED, KeyCode.EQUALS);
+    assertThat(desk.preferences().get().zoomPercent()).isEqualTo(150);
   }
 
   @Test

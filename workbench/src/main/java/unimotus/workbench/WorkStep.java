@@ -130,6 +130,11 @@ public enum WorkStep {
           UNIT_TWICE,
           SIGNAL_LOSS,
           MINIMUM_FLOOR,
+          LOOP_SETTINGS,
+          LOOP_FEEDBACK,
+          LOOP_FEEDBACK_LOST,
+          ASLEEP_AT_START,
+          SLEEP_LEVEL,
           CLAMPED_MAXIMUM ->
           SET_UP;
       case SIGNAL_KIND,

@@ -164,6 +164,11 @@ public enum Rule {
   SEQUENCE_STEPS("SEQ-002", "Steps of a sequence do not go together", "common practice"),
   SEQUENCE_NAMES("SEQ-003", "Name in a sequence stands for nothing that suits", "common practice"),
   TWO_OWNERS("SEQ-004", "Output is switched by two", "common practice"),
+  LOOP_SETTINGS("LOP-001", "Loop of the drive cannot be used as set", "common practice"),
+  LOOP_FEEDBACK("LOP-002", "Feedback does not reach the loop", "common practice"),
+  LOOP_FEEDBACK_LOST("LOP-003", "Loop does not notice a lost feedback", "common practice"),
+  ASLEEP_AT_START("LOP-004", "Drive falls asleep while it starts", "common practice"),
+  SLEEP_LEVEL("LOP-005", "Sleep and wake do not work as set", "common practice"),
   SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
   NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
   WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");

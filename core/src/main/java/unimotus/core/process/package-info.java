@@ -1,4 +1,7 @@
-/** The process loop in a drive: what its signals mean, and when a pump falls asleep. */
+/**
+ * The process loop in a drive: its settings and what is wrong with them, the pump and the process
+ * it works on, its gains, and when it sleeps and wakes.
+ */
 @NullMarked
 package unimotus.core.process;
 

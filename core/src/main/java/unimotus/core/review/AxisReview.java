@@ -22,6 +22,7 @@ import unimotus.core.path.Chain;
 import unimotus.core.path.Commanded;
 import unimotus.core.path.SignalPath;
 import unimotus.core.power.PowerChecks;
+import unimotus.core.process.LoopChecks;
 import unimotus.core.program.AddressChecks;
 import unimotus.core.proof.Obstacles;
 import unimotus.core.quantity.MeasureUnit;
@@ -79,6 +80,7 @@ public record AxisReview(
     found.addAll(StepChecks.check(assembly));
     found.addAll(InfeedChecks.check(assembly));
     found.addAll(SettingChecks.check(assembly));
+    found.addAll(LoopChecks.check(assembly));
     found.addAll(LinkChecks.check(assembly));
     found.addAll(RecordChecks.check(assembly));
     found.addAll(IdentityChecks.check(assembly));

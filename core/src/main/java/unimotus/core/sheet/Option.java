@@ -50,7 +50,12 @@ public enum Option {
   REGULATED,
   PLAIN,
   AWAITED,
-  FORCED;
+  FORCED,
+  LOOP,
+  RAISES,
+  LOWERS,
+  FROM_START,
+  AFTER_LEVEL;
 
   /** The word that stands for it in sheets and projects, such as {@code active-high}. */
   public String word() {

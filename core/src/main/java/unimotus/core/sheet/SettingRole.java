@@ -30,7 +30,10 @@ public enum SettingRole {
   STOP_MODE,
   /** {@code terminals}, {@code keypad} or {@code fieldbus}. */
   COMMAND_SOURCE,
-  /** A terminal id, {@code keypad}, {@code fieldbus} or {@code presets}. */
+  /**
+   * A terminal id, {@code keypad}, {@code fieldbus} or {@code presets}; {@code loop} where the
+   * drive's own loop makes it.
+   */
   REFERENCE_SOURCE,
   /** Output frequency of one combination of the preset inputs. */
   PRESET_FREQUENCY,
@@ -116,7 +119,43 @@ public enum SettingRole {
   /** {@code regulated} or {@code plain}: what feeds the d.c. link. */
   INFEED_KIND,
   /** {@code awaited}, or {@code forced} where the drive does not wait for it. */
-  INFEED_READY;
+  INFEED_READY,
+  /** The analog input that measures what the drive's own loop holds. */
+  LOOP_FEEDBACK,
+  /** Process value at the low end of the feedback's signal, in the unit of the loop. */
+  LOOP_LOW,
+  /** Process value at the high end of the feedback's signal, in the unit of the loop. */
+  LOOP_HIGH,
+  /** The unit that the loop shows its values in. */
+  LOOP_UNIT,
+  /** A terminal id, {@code keypad} or {@code fieldbus}. */
+  SETPOINT_SOURCE,
+  /** Set-point from the keypad, in the unit of the loop. */
+  SETPOINT,
+  /** {@code raises} or {@code lowers}: what more speed does to the feedback. */
+  LOOP_ACTION,
+  /** Percent of speed for each percent of the feedback's span. */
+  LOOP_GAIN,
+  /** Seconds of the integral part; 0 for none. */
+  LOOP_INTEGRAL,
+  /** Seconds of the filter on the feedback. */
+  LOOP_FILTER,
+  /** Least output while the loop runs, beside the drive's own minimum frequency. */
+  LOOP_MINIMUM,
+  /** Output below which the drive goes to sleep; 0 where it never does. */
+  SLEEP_LEVEL,
+  /** Seconds below it until it sleeps. */
+  SLEEP_DELAY,
+  /** {@code from-start} or {@code after-level}: from when on they are counted. */
+  SLEEP_ARMING,
+  /** How far off the set-point it starts again, in the unit of the loop. */
+  WAKE_DEVIATION,
+  /** Seconds the feedback must be off so far. */
+  WAKE_DELAY,
+  /** Added to the set-point before it sleeps, in the unit of the loop. */
+  SLEEP_BOOST,
+  /** Seconds after which it sleeps, reached or not. */
+  SLEEP_BOOST_TIME;
 
   private static final List<String> ON_OFF = Option.words(Option.ON, Option.OFF);
   private static final Set<SettingRole> MOTOR_DATA =
@@ -160,6 +199,8 @@ public enum SettingRole {
       case LINK_LOSS_ACTION -> Option.words(Option.FAULT, Option.HOLD, Option.STOP);
       case INFEED_KIND -> Option.words(Option.REGULATED, Option.PLAIN);
       case INFEED_READY -> Option.words(Option.AWAITED, Option.FORCED);
+      case LOOP_ACTION -> Option.words(Option.RAISES, Option.LOWERS);
+      case SLEEP_ARMING -> Option.words(Option.FROM_START, Option.AFTER_LEVEL);
       case PARITY -> Option.words(Option.NONE, Option.EVEN, Option.ODD);
       case TORQUE_CURVE -> Option.words(Option.CONSTANT, Option.QUADRATIC);
       case AUTO_TUNE -> Option.words(Option.NOT_DONE, Option.DONE);

@@ -95,6 +95,7 @@ public final class Shell extends StackPane {
     desk.onRefresh(this::refresh);
     desk.navigation().openWith(file -> leavingWork(() -> ProjectMenu.open(desk, file)));
     desk.message().addListener((o, was, is) -> showMessage(is));
+    HeldKeys.watch(this);
     addEventFilter(KeyEvent.KEY_PRESSED, this::key);
     refresh();
   }
@@ -158,6 +159,9 @@ public final class Shell extends StackPane {
   }
 
   private void key(KeyEvent e) {
+    if (e.isConsumed()) {
+      return;
+    }
     if (e.getCode() == KeyCode.ESCAPE && overlays.isFinding()) {
       overlays.toggleFind();
       e.consume();
