@@ -1,5 +1,6 @@
 package unimotus.desktop;
 
+import java.io.Closeable;
 import java.io.IOException;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -124,6 +125,22 @@ public final class Desk {
   /** Has something ended with the window: what it is connected to, or has under way. */
   public void atClose(Runnable ending) {
     endings.add(ending);
+  }
+
+  /**
+   * Ends something that runs beside the window, and says where it does not end.
+   *
+   * @param running null for nothing
+   * @param name of it, for the user
+   */
+  public void end(@Nullable Closeable running, String name) {
+    try {
+      if (running != null) {
+        running.close();
+      }
+    } catch (IOException e) {
+      refuse("%s have not ended: %s".formatted(name, e.getMessage()));
+    }
   }
 
   /** The window is closed: drives it commands are handed back, and simulated devices end. */

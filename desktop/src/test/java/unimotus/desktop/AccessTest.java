@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.concurrent.TimeUnit;
 import javafx.scene.Node;
 import javafx.scene.Parent;
 import javafx.scene.control.Button;
@@ -13,9 +14,11 @@ import javafx.scene.control.ScrollPane;
 import javafx.scene.control.TextInputControl;
 import javafx.scene.input.KeyCode;
 import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.Timeout;
 import unimotus.workbench.WorkStep;
 
 /** Every control has a name for those who do not see it, and the keyboard comes to all of them. */
+@Timeout(value = 4, unit = TimeUnit.MINUTES)
 class AccessTest extends WindowTest {
   private final List<String> nameless = new ArrayList<>();
 

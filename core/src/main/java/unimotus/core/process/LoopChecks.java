@@ -2,6 +2,7 @@ package unimotus.core.process;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import unimotus.core.analog.SignalRange;
@@ -26,9 +27,10 @@ public final class LoopChecks {
           SettingRole.LOOP_FEEDBACK,
           SettingRole.LOOP_LOW,
           SettingRole.LOOP_HIGH,
-          SettingRole.SETPOINT,
           SettingRole.LOOP_GAIN,
           SettingRole.LOOP_INTEGRAL);
+  private static final List<SettingRole> OF_SLEEP =
+      List.of(SettingRole.SLEEP_DELAY, SettingRole.WAKE_DEVIATION);
 
   private final AxisAssembly axis;
   private final LoopOfDrive loop;
@@ -45,24 +47,47 @@ public final class LoopChecks {
   }
 
   private List<Finding> all() {
-    List<String> missing =
-        NEEDED.stream()
-            .filter(r -> loop.setting(r).isEmpty())
-            .map(r -> r.name().toLowerCase(java.util.Locale.ROOT).replace('_', ' '))
-            .toList();
+    String missing = missing(NEEDED);
     if (!missing.isEmpty()) {
       add(
           SettingRole.REFERENCE_SOURCE,
           Severity.ERROR,
           Rule.LOOP_SETTINGS,
-          "the sheet of the drive states no %s".formatted(String.join(", no ", missing)),
+          "the sheet of the drive states no " + missing,
           "Nothing can be told of its loop.",
           "Complete the sheet, or take the reference from elsewhere.");
       return found;
     }
     feedback();
+    setpoint();
     numbers();
     return found;
+  }
+
+  /** Settings that the drive does not have, in words; empty where it has them all. */
+  private String missing(List<SettingRole> needed) {
+    return needed.stream()
+        .filter(r -> loop.setting(r).isEmpty())
+        .map(r -> r.name().toLowerCase(Locale.ROOT).replace('_', ' '))
+        .collect(Collectors.joining(", no "));
+  }
+
+  private boolean isWired(String terminal) {
+    TerminalRef at = new TerminalRef(axis.drive().id(), terminal);
+    return axis.wires().stream().anyMatch(w -> w.touches(at));
+  }
+
+  private void setpoint() {
+    String from = loop.setpointSource();
+    if (axis.driveSheet().terminal(from).isPresent() && !isWired(from)) {
+      add(
+          SettingRole.SETPOINT_SOURCE,
+          Severity.ERROR,
+          Rule.LOOP_SETTINGS,
+          "the set-point is taken from %s, where nothing is wired".formatted(from),
+          "The low end of its signal is held, whatever is wanted.",
+          "Wire it, or take the set-point from the keypad.");
+    }
   }
 
   private void feedback() {
@@ -78,8 +103,7 @@ public final class LoopChecks {
       return;
     }
     String terminal = input.get();
-    TerminalRef at = new TerminalRef(axis.drive().id(), terminal);
-    if (axis.wires().stream().noneMatch(w -> w.touches(at))) {
+    if (!isWired(terminal)) {
       add(
           SettingRole.LOOP_FEEDBACK,
           Severity.ERROR,
@@ -89,8 +113,7 @@ public final class LoopChecks {
           "Wire the transmitter to it, or choose the input it is wired to.");
     }
     signal(terminal);
-    String from = loop.settings().choice(SettingRole.SETPOINT_SOURCE, "");
-    if (from.equals(terminal)) {
+    if (loop.setpointSource().equals(terminal)) {
       add(
           SettingRole.SETPOINT_SOURCE,
           Severity.ERROR,
@@ -145,8 +168,7 @@ public final class LoopChecks {
 
   /** What the loop does with a feedback that reads the low end. */
   private String unseen() {
-    boolean raises = loop.settings().is(SettingRole.LOOP_ACTION, Option.RAISES, Option.RAISES);
-    return raises
+    return loop.raises()
         ? "The low end is read: the loop runs to the maximum and stays there."
         : "The low end is read: the loop goes down to its least output, and nothing is cooled or"
             + " emptied.";
@@ -163,7 +185,7 @@ public final class LoopChecks {
     try {
       settings = loop.loop();
     } catch (IllegalArgumentException none) {
-      refuse(isOff(loop) ? SettingRole.SETPOINT : SettingRole.LOOP_GAIN, none);
+      refuse(culprit(), none);
       return;
     }
     if (Double.isInfinite(settings.integralSeconds())) {
@@ -178,8 +200,23 @@ public final class LoopChecks {
     sleep(settings);
   }
 
-  private static boolean isOff(LoopOfDrive loop) {
-    return !loop.range().has(loop.settings().number(SettingRole.SETPOINT, loop.range().low()));
+  /** Which setting a loop cannot have. */
+  private SettingRole culprit() {
+    double maximum = loop.settings().number(SettingRole.MAXIMUM_FREQUENCY, 1);
+    if (maximum <= 0) {
+      return SettingRole.MAXIMUM_FREQUENCY;
+    }
+    if (!loop.range().has(loop.setPoint())) {
+      return SettingRole.SETPOINT;
+    }
+    if (loop.minimumHertz() > maximum) {
+      return loop.settings().number(SettingRole.LOOP_MINIMUM, 0) > maximum
+          ? SettingRole.LOOP_MINIMUM
+          : SettingRole.MINIMUM_FREQUENCY;
+    }
+    return loop.settings().number(SettingRole.LOOP_GAIN, 0) > 0
+        ? SettingRole.LOOP_INTEGRAL
+        : SettingRole.LOOP_GAIN;
   }
 
   private void refuse(SettingRole role, IllegalArgumentException none) {
@@ -193,11 +230,23 @@ public final class LoopChecks {
   }
 
   private void sleep(LoopSettings settings) {
+    String missing = missing(OF_SLEEP);
+    if (loop.settings().number(SettingRole.SLEEP_LEVEL, 0) > 0 && !missing.isEmpty()) {
+      add(
+          SettingRole.SLEEP_LEVEL,
+          Severity.WARNING,
+          Rule.LOOP_SETTINGS,
+          "the sheet of the drive states no " + missing,
+          "Nothing can be told of when it sleeps and wakes.",
+          "Complete the sheet.");
+      return;
+    }
     SleepWindow window;
     try {
       window = new SleepWindow(settings, loop.sleep(), null, 0);
     } catch (IllegalArgumentException none) {
-      refuse(SettingRole.WAKE_DEVIATION, none);
+      boolean byDelay = loop.settings().number(SettingRole.SLEEP_DELAY, 0) <= 0;
+      refuse(byDelay ? SettingRole.SLEEP_DELAY : SettingRole.WAKE_DEVIATION, none);
       return;
     }
     for (SleepDoubt doubt : window.doubts()) {

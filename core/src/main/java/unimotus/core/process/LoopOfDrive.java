@@ -88,6 +88,24 @@ public final class LoopOfDrive {
         settings.number(SettingRole.MINIMUM_FREQUENCY, 0));
   }
 
+  /** Where the set-point comes from: a terminal, {@code keypad} or {@code fieldbus}. */
+  String setpointSource() {
+    return settings.choice(SettingRole.SETPOINT_SOURCE, Option.KEYPAD.word());
+  }
+
+  boolean raises() {
+    return settings.is(SettingRole.LOOP_ACTION, Option.RAISES, Option.RAISES);
+  }
+
+  /** One that is not entered may lie anywhere: then the one that leaves the most room to wake. */
+  double setPoint() {
+    if (setpointSource().equals(Option.KEYPAD.word())) {
+      return settings.number(SettingRole.SETPOINT, range().low());
+    }
+    ProcessRange range = range();
+    return raises() ? Math.max(range.low(), range.high()) : Math.min(range.low(), range.high());
+  }
+
   /**
    * The loop with its set-point.
    *
@@ -97,8 +115,8 @@ public final class LoopOfDrive {
     double integral = settings.number(SettingRole.LOOP_INTEGRAL, 0);
     return new LoopSettings(
         range(),
-        settings.number(SettingRole.SETPOINT, range().low()),
-        settings.is(SettingRole.LOOP_ACTION, Option.RAISES, Option.RAISES),
+        setPoint(),
+        raises(),
         settings.number(SettingRole.LOOP_GAIN, 0),
         integral == 0 ? Double.POSITIVE_INFINITY : integral,
         settings.number(SettingRole.LOOP_FILTER, 0),

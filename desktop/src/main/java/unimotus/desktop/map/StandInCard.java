@@ -64,16 +64,8 @@ final class StandInCard extends VBox {
   }
 
   private void end() {
-    StandIns running = standIns;
+    desk.end(standIns, "the simulated devices");
     standIns = null;
-    if (running == null) {
-      return;
-    }
-    try {
-      running.close();
-    } catch (IOException e) {
-      desk.refuse("the simulated devices have not ended: " + e.getMessage());
-    }
   }
 
   private void start() {

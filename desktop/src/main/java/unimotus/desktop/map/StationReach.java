@@ -105,16 +105,8 @@ final class StationReach implements Reach {
   }
 
   private void end() {
-    StationStandIns running = standIns;
+    desk.end(standIns, "the simulated stations");
     standIns = null;
-    if (running == null) {
-      return;
-    }
-    try {
-      running.close();
-    } catch (IOException e) {
-      desk.refuse("the simulated stations have not ended: " + e.getMessage());
-    }
   }
 
   private void startStations() {

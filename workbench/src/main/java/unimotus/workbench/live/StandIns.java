@@ -1,5 +1,6 @@
 package unimotus.workbench.live;
 
+import java.io.Closeable;
 import java.io.IOException;
 import java.net.InetAddress;
 import java.util.ArrayList;
@@ -46,7 +47,7 @@ import unimotus.devices.serial.SerialSettings;
  * @param servos the servo axes that no station leads to, in the same way
  */
 public record StandIns(StandIn server, List<Placed> units, List<PlacedServo> servos)
-    implements AutoCloseable {
+    implements Closeable {
   private static final String CIA402 = "cia402";
 
   /**

@@ -1,5 +1,6 @@
 package unimotus.workbench.live;
 
+import java.io.Closeable;
 import java.io.IOException;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,7 +35,7 @@ import unimotus.formats.esi.ShippedDescriptions;
  * @param server what answers
  * @param stations the stations in the order of the cable
  */
-public record StationStandIns(RingServer server, List<Placed> stations) implements AutoCloseable {
+public record StationStandIns(RingServer server, List<Placed> stations) implements Closeable {
   private static final String COUPLER = "slot-coupler";
   private static final String DRIVE = "frequency-drive";
   private static final long FIRST_SERIAL = 1001;

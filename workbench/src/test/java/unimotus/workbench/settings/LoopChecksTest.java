@@ -191,6 +191,21 @@ class LoopChecksTest {
             "the feedback at U1 is set to 4-20 mA, its switch is not on current");
   }
 
+  /** From a terminal it may be anything: what stands at the keypad is no error then. */
+  @Test
+  void aSetPointFromElsewhereIsNotTheOneOfTheKeypad() {
+    assertThat(found(pump("W54", "fieldbus", "W55", 7))).isEmpty();
+    Finding open = only(Rule.LOOP_SETTINGS, pump("W54", "U1", "W55", 7));
+    assertThat(open.seen()).isEqualTo("the set-point is taken from U1, where nothing is wired");
+    assertThat(open.place()).endsWith("W54");
+  }
+
+  @Test
+  void aLeastOutputOverTheMaximumIsToldAtItsField() {
+    assertThat(only(Rule.LOOP_SETTINGS, pump("W60", 61)).place()).endsWith("W60");
+    assertThat(only(Rule.LOOP_SETTINGS, pump("W09", 61)).place()).endsWith("W09");
+  }
+
   /** More speed lowers what is cooled: a lost feedback leaves it warm. */
   @Test
   void theOtherDirectionIsToldAsIt() {
