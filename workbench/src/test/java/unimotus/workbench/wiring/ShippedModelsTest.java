@@ -104,7 +104,7 @@ class ShippedModelsTest {
   void theStockHasEveryKindOfDevice() {
     List<DeviceSheet> all = SheetLibrary.shipped();
     assertThat(all.stream().filter(ControllerSheet.class::isInstance)).hasSize(5);
-    assertThat(all.stream().filter(DriveSheet.class::isInstance)).hasSize(11);
+    assertThat(all.stream().filter(DriveSheet.class::isInstance)).hasSize(12);
     assertThat(all.stream().filter(PartSheet.class::isInstance)).hasSizeGreaterThanOrEqualTo(9);
     for (TerminalRole role : TerminalRole.values()) {
       assertThat(all.stream().flatMap(s -> s.terminals().stream()).anyMatch(t -> t.role() == role))
