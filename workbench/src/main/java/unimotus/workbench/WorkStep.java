@@ -135,6 +135,7 @@ public enum WorkStep {
           LOOP_FEEDBACK_LOST,
           ASLEEP_AT_START,
           SLEEP_LEVEL,
+          STARTS_BY_ITSELF,
           CLAMPED_MAXIMUM ->
           SET_UP;
       case SIGNAL_KIND,

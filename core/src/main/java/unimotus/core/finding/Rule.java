@@ -169,6 +169,7 @@ public enum Rule {
   LOOP_FEEDBACK_LOST("LOP-003", "Loop does not notice a lost feedback", "common practice"),
   ASLEEP_AT_START("LOP-004", "Drive falls asleep while it starts", "common practice"),
   SLEEP_LEVEL("LOP-005", "Sleep and wake do not work as set", "common practice"),
+  STARTS_BY_ITSELF("LOP-006", "Sleeping drive starts by itself", "common practice"),
   SWITCH_POSITION("DAT-001", "Switch does not have this position", "device sheet"),
   NAME_LEADS_NOWHERE("DAT-002", "Something is named that is not there", "common practice"),
   WORD_PROFILE("DAT-003", "Word profile cannot be used", "common practice");

@@ -28,7 +28,9 @@ public final class LoopChecks {
           SettingRole.LOOP_LOW,
           SettingRole.LOOP_HIGH,
           SettingRole.LOOP_GAIN,
-          SettingRole.LOOP_INTEGRAL);
+          SettingRole.LOOP_INTEGRAL,
+          SettingRole.MAXIMUM_FREQUENCY,
+          SettingRole.ACCELERATION_TIME);
   private static final List<SettingRole> OF_SLEEP =
       List.of(SettingRole.SLEEP_DELAY, SettingRole.WAKE_DEVIATION);
 
@@ -202,7 +204,7 @@ public final class LoopChecks {
 
   /** Which setting a loop cannot have. */
   private SettingRole culprit() {
-    double maximum = loop.settings().number(SettingRole.MAXIMUM_FREQUENCY, 1);
+    double maximum = loop.settings().number(SettingRole.MAXIMUM_FREQUENCY, 0);
     if (maximum <= 0) {
       return SettingRole.MAXIMUM_FREQUENCY;
     }
@@ -249,6 +251,7 @@ public final class LoopChecks {
       refuse(byDelay ? SettingRole.SLEEP_DELAY : SettingRole.WAKE_DEVIATION, none);
       return;
     }
+    startsByItself(window.sleep());
     for (SleepDoubt doubt : window.doubts()) {
       boolean starting = doubt.kind() == Kind.STARTING || doubt.kind() == Kind.OVER_MAXIMUM;
       add(
@@ -258,6 +261,20 @@ public final class LoopChecks {
           "%s: %s".formatted(doubt.kind().label(), doubt.seen()),
           why(doubt.kind()),
           remedy(doubt));
+    }
+  }
+
+  private void startsByItself(SleepSettings sleep) {
+    if (sleep.sleeps()) {
+      add(
+          SettingRole.SLEEP_LEVEL,
+          Severity.NOTE,
+          Rule.STARTS_BY_ITSELF,
+          "asleep, it starts without a command when the feedback is %s %s off"
+              .formatted(number(sleep.wakeDeviation()), loop.unit())
+              .replace("  ", " "),
+          "A pump that stands still may start while somebody works on it.",
+          "Lock it off before anybody works on it, and put a label beside it.");
     }
   }
 
@@ -289,9 +306,15 @@ public final class LoopChecks {
             cure.setting().label(),
             code,
             cure.isUnder() ? "under" : "over",
-            number(Math.rint(cure.limit() * 100) / 100),
+            number(outward(cure)),
             unit)
         .strip();
+  }
+
+  /** Rounded so that what is beyond the number told is beyond the limit itself. */
+  private static double outward(Cure cure) {
+    double hundredths = cure.limit() * 100;
+    return (cure.isUnder() ? Math.floor(hundredths + 1e-6) : Math.ceil(hundredths - 1e-6)) / 100;
   }
 
   private static String number(double value) {

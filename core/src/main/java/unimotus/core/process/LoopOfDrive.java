@@ -11,8 +11,6 @@ import unimotus.core.sheet.SettingRole;
 
 /** What the loop of a drive is set to, as far as its sheet states what it needs. */
 public final class LoopOfDrive {
-  private static final double FAR = 50;
-
   private final AxisAssembly axis;
   private final DriveSheet sheet;
   private final EffectiveSettings settings;
@@ -71,9 +69,9 @@ public final class LoopOfDrive {
         unit());
   }
 
-  /** The ramp its output follows. */
+  /** The ramp its output follows; refused where the drive states no maximum. */
   public OutputRamp ramp() {
-    double maximum = settings.number(SettingRole.MAXIMUM_FREQUENCY, FAR);
+    double maximum = settings.number(SettingRole.MAXIMUM_FREQUENCY, 0);
     return new OutputRamp(
         maximum,
         settings.rampBaseHertz(maximum),

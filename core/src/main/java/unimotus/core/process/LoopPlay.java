@@ -102,7 +102,7 @@ public final class LoopPlay {
       }
       value += transmitted() * (process.value() - value);
       double read = isSeen ? feedback.stepped(settings.range(), value) : settings.range().low();
-      if (isSeen || feedback.lost() == LostFeedback.UNSEEN) {
+      if (isFollowed()) {
         controller.seen(now, read, TICK);
       }
       act(controller.filtered());
@@ -114,6 +114,11 @@ public final class LoopPlay {
     return new LoopPlayed(samples, notes);
   }
 
+  /** A feedback whose loss is not noticed is followed to the low end. */
+  private boolean isFollowed() {
+    return isSeen || feedback.lost() == LostFeedback.UNSEEN;
+  }
+
   private double transmitted() {
     return feedback.lagSeconds() == 0 ? 1 : -Math.expm1(-TICK / feedback.lagSeconds());
   }
@@ -123,7 +128,7 @@ public final class LoopPlay {
     double span = now.range().span();
     switch (state) {
       case RUNNING -> {
-        if (timer.isTired(hertz, TICK) && isSeen) {
+        if (timer.isTired(hertz, TICK) && isFollowed()) {
           go(sleep.boost() > 0 ? LoopState.BOOSTING : LoopState.ASLEEP);
         }
       }
@@ -133,7 +138,7 @@ public final class LoopPlay {
         }
       }
       case ASLEEP -> {
-        if (timer.isAwake(error, span, TICK) && isSeen) {
+        if (timer.isAwake(error, span, TICK) && isFollowed()) {
           start();
         }
       }

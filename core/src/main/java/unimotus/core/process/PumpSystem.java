@@ -1,6 +1,5 @@
 package unimotus.core.process;
 
-import java.util.OptionalDouble;
 import unimotus.core.derivation.Derivation;
 import unimotus.core.derivation.Step;
 import unimotus.core.quantity.MeasureUnit;
@@ -50,13 +49,6 @@ public record PumpSystem(PumpCurve pump, double staticMetres, double friction) {
   /** The frequency below which nothing flows. */
   public double shutOffHertz() {
     return hertz(0);
-  }
-
-  /** The head at which this flows at a frequency; empty where it does not even against none. */
-  public OptionalDouble mostStatic(double flow, double hertz) {
-    double ratio = hertz / pump.hertz();
-    double left = pump.shutOffMetres() * ratio * ratio - (pump.fall() + friction) * flow * flow;
-    return left >= 0 ? OptionalDouble.of(left) : OptionalDouble.empty();
   }
 
   /** How the frequency for a flow was found. */

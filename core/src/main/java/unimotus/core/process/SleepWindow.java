@@ -168,7 +168,7 @@ public record SleepWindow(
     return Optional.of(
         new SleepDoubt(
             Kind.STARTING,
-            "%s s after it starts it is asleep again; %s Hz would be passed after %s s"
+            "%s s after it wakes it is asleep again; %s Hz would be passed after %s s"
                 .formatted(
                     number(sleep.delaySeconds()),
                     number(sleep.levelHertz()),

@@ -292,6 +292,39 @@ class LoopPlayTest {
     assertThat(fault.last().hertz()).isZero();
   }
 
+  /** Asleep, it takes the low end for an empty tank and starts: nobody has commanded that. */
+  @Test
+  void aLossThatIsNotNoticedWakesASleepingDrive() {
+    LoopSettings loop = loop(METRES, 1.5, 2, 60, AT_ONCE);
+    SleepSettings sleep = new SleepSettings(20, 2, SleepSettings.Arming.FROM_START, 0.3, 1, 0, 0);
+    for (LostFeedback lost : LostFeedback.values()) {
+      LoopPlayed played =
+          LoopPlay.of(
+              loop,
+              sleep,
+              new Feedback(0, 0, lost),
+              Turned.of(t -> 1.6),
+              started(LoopEvent.of(10, Kind.FEEDBACK_LOST)),
+              30,
+              LoopPlay.TICK);
+      assertThat(played.first(LoopState.ASLEEP).orElseThrow()).isLessThan(10);
+      assertThat(played.last().hertz() > 0).as(lost.label()).isEqualTo(lost == LostFeedback.UNSEEN);
+    }
+  }
+
+  /** What is over the rim is lost: 60 m³/h into 1 m² fill the last half metre in 30 s. */
+  @Test
+  void aTankThatIsFullRunsOver() {
+    TankLevel tank =
+        new TankLevel(new PumpSystem(new PumpCurve(50, 40, 0.01), 4, 0), 1, 2, true, 1.5);
+    double flow = Math.sqrt((40 - 4) / 0.01);
+    for (int i = 0; i < 10_000; i++) {
+      tank.advance(50, 0, 0.01);
+    }
+    assertThat(tank.value()).isEqualTo(2);
+    assertThat(tank.lost()).isCloseTo(flow / 3600 * 100 - 0.5, within(1e-6));
+  }
+
   @Test
   void whatWasLostNeedsANewStart() {
     LoopSettings loop = loop(METRES, 1.5, 2, 60, AT_ONCE);

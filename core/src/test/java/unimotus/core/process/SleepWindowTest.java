@@ -247,7 +247,7 @@ class SleepWindowTest {
     SleepWindow window = new SleepWindow(loop, sleep(40, 15, 0.3), duty, 0);
     SleepDoubt starting = doubt(window, SleepDoubt.Kind.STARTING).orElseThrow();
     assertThat(starting.seen())
-        .isEqualTo("15 s after it starts it is asleep again; 40 Hz would be passed after 20 s");
+        .isEqualTo("15 s after it wakes it is asleep again; 40 Hz would be passed after 20 s");
     assertThat(starting.cures())
         .contains(new Cure(Setting.DELAY, false, 20), new Cure(Setting.RAMP, true, 22.5));
     assertThat(window.passesSeconds()).isCloseTo(20, within(1e-12));

@@ -65,6 +65,7 @@ class LoopChecksTest {
         .filter(a -> a.axis().id().equals("header-pump"))
         .flatMap(a -> a.findings().stream())
         .filter(f -> f.rule().code().startsWith("LOP"))
+        .filter(f -> f.severity() != Severity.NOTE)
         .toList();
   }
 
@@ -116,7 +117,7 @@ class LoopChecksTest {
     assertThat(asleep.place()).isEqualTo("axis/header-pump/drive/W62");
     assertThat(asleep.seen())
         .isEqualTo(
-            "asleep while starting: 15 s after it starts it is asleep again; 40 Hz would be passed"
+            "asleep while starting: 15 s after it wakes it is asleep again; 40 Hz would be passed"
                 + " after 20 s");
     assertThat(asleep.remedy())
         .isEqualTo(
@@ -189,6 +190,22 @@ class LoopChecksTest {
         .containsExactly(
             "the feedback is taken from U1, where nothing is wired",
             "the feedback at U1 is set to 4-20 mA, its switch is not on current");
+  }
+
+  /** The usual caution: what sleeps starts without a command. */
+  @Test
+  void whatSleepsIsSaidToStartByItself() {
+    assertThat(notes(pump()))
+        .containsExactly("asleep, it starts without a command when the feedback is 0.3 m off");
+    assertThat(notes(pump("W62", 0))).isEmpty();
+  }
+
+  private static List<String> notes(Project project) {
+    return LineReview.of(project, SHEETS).axes().stream()
+        .flatMap(a -> a.findings().stream())
+        .filter(f -> f.rule() == Rule.STARTS_BY_ITSELF)
+        .map(Finding::seen)
+        .toList();
   }
 
   /** From a terminal it may be anything: what stands at the keypad is no error then. */
